@@ -1,0 +1,73 @@
+package hamper.catalog;
+
+import hamper.address.Protocol;
+import hamper.value.Require;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What a maker sells: its ports, limits and dialect.
+ *
+ * @param note what is special, in a sentence; may be empty
+ * @param ports at most one group of each kind
+ * @param protocols those it listens to; none for a host
+ * @param options what it can be told about a section; what is not named it cannot be told
+ * @param wifi whether it hangs on the air instead of a cable
+ */
+public record DeviceModel(
+    String id,
+    String maker,
+    String name,
+    String revision,
+    String note,
+    List<PortGroup> ports,
+    List<ProtocolSupport> protocols,
+    Dialect dialect,
+    Map<SectionOption, Told> options,
+    boolean wifi) {
+  public DeviceModel {
+    Require.id("id", id);
+    Require.name("maker", maker);
+    Require.name("name", name);
+    Require.text("revision", revision, 40);
+    Require.text("note", note, 400);
+    ports = List.copyOf(ports);
+    protocols = List.copyOf(protocols);
+    options = Map.copyOf(options);
+    Set<PortKind> kinds = EnumSet.noneOf(PortKind.class);
+    for (PortGroup group : ports) {
+      Require.that(kinds.add(group.kind()), "ports", group.kind(), "one group of each kind");
+    }
+    Set<Protocol> spoken = new HashSet<>();
+    for (ProtocolSupport support : protocols) {
+      Require.that(
+          spoken.add(support.protocol()), "protocols", support.protocol(), "each protocol once");
+    }
+  }
+
+  /** Maker and name, as people say it. */
+  public String title() {
+    return maker + " " + name;
+  }
+
+  public Optional<PortGroup> group(PortKind kind) {
+    return ports.stream().filter(group -> group.kind() == kind).findFirst();
+  }
+
+  public Optional<ProtocolSupport> support(Protocol protocol) {
+    return protocols.stream().filter(support -> support.protocol() == protocol).findFirst();
+  }
+
+  public Told told(SectionOption option) {
+    return options.getOrDefault(option, Told.NOT);
+  }
+
+  /** Whether this device is a host: it sends, and drives no light of its own. */
+  public boolean isHost() {
+    return protocols.isEmpty();
+  }
+}

@@ -1,0 +1,50 @@
+package hamper.catalog;
+
+import hamper.value.Require;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * All ports of one kind on a device model.
+ *
+ * @param modes at least one; the first is how the device comes
+ * @param fuseAmps the fuse of each socket (A), where it has one
+ * @param pins the board's names of the outputs, where it names them by pin; as many as the largest
+ *     mode has ports
+ */
+public record PortGroup(
+    PortKind kind, List<PortMode> modes, Optional<Double> fuseAmps, List<String> pins) {
+  public PortGroup {
+    modes = List.copyOf(modes);
+    pins = List.copyOf(pins);
+    Require.that(!modes.isEmpty(), "modes", "none", "a group of ports has at least one mode");
+    Set<String> names = new HashSet<>();
+    for (PortMode mode : modes) {
+      Require.that(names.add(mode.name()), "modes", mode.name(), "a mode's name is used once");
+    }
+    fuseAmps.ifPresent(amps -> Require.inRange("fuseAmps", amps, 0.1, 1000));
+    int most = modes.stream().mapToInt(PortMode::ports).max().orElseThrow();
+    Require.that(
+        pins.isEmpty() || pins.size() >= most,
+        "pins",
+        pins.size() + " names",
+        "name each of the %d outputs, or none".formatted(most));
+  }
+
+  /** The mode of that name. */
+  public Optional<PortMode> mode(String name) {
+    return modes.stream().filter(mode -> mode.name().equals(name)).findFirst();
+  }
+
+  /** The mode of that name, or the first where the name is of another group of ports. */
+  public PortMode modeOrFirst(Optional<String> name) {
+    return name.flatMap(this::mode).orElse(modes.get(0));
+  }
+
+  /** The most ports that any mode has. */
+  public int mostPorts() {
+    return modes.stream().mapToInt(PortMode::ports).max().orElseThrow();
+  }
+}

@@ -1,0 +1,38 @@
+package hamper.catalog;
+
+import java.util.Optional;
+
+/** The kinds of port, in the order in which their channels follow each other in a controller. */
+public enum PortKind {
+  PIXEL(""),
+  RELAY("R"),
+  PANEL("P"),
+  /** Stands after the flowing part: a whole universe each. */
+  DMX("DMX");
+
+  private final String mark;
+
+  PortKind(String mark) {
+    this.mark = mark;
+  }
+
+  /** What stands before the number in a port's name: K1-7, K1-R3, K1-DMX2. */
+  public String mark() {
+    return mark;
+  }
+
+  /** Whether its sections take part in the flow; a DMX port has a universe of its own instead. */
+  public boolean flows() {
+    return this != DMX;
+  }
+
+  /** The kind with this mark, in any case. */
+  public static Optional<PortKind> ofMark(String mark) {
+    for (PortKind kind : values()) {
+      if (kind.mark.equalsIgnoreCase(mark)) {
+        return Optional.of(kind);
+      }
+    }
+    return Optional.empty();
+  }
+}

@@ -1,0 +1,79 @@
+package hamper.change;
+
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.resolve.Placement;
+import hamper.resolve.Resolution;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Legs whose start address is not what it was, though nobody hung them elsewhere.
+ *
+ * @param legs by piece, in the order of the plan after
+ */
+public record Moves(List<Moved> legs) {
+  /**
+   * @param channels how far along the controller's block; negative towards its start; 0 where only
+   *     the universe changed
+   */
+  public record Moved(String piece, PortRef port, int channels) {}
+
+  public Moves {
+    legs = List.copyOf(legs);
+  }
+
+  /** Compares legs that hang on the same port before and after. */
+  public static Moves between(Resolution before, Resolution after) {
+    Map<String, Placement> was = firstOfEach(before);
+    List<Moved> moved = new ArrayList<>();
+    firstOfEach(after)
+        .forEach(
+            (piece, now) -> {
+              Placement then = was.get(piece);
+              if (then != null && then.port().equals(now.port()) && !samePlace(then, now)) {
+                moved.add(new Moved(piece, now.port(), start(now) - start(then)));
+              }
+            });
+    return new Moves(moved);
+  }
+
+  /** One line for people: "2 legs moved 150 channels, K1 is affected"; empty where none moved. */
+  public String told(Plan plan) {
+    if (legs.isEmpty()) {
+      return "";
+    }
+    Set<Integer> distances = new LinkedHashSet<>();
+    Set<String> tags = new LinkedHashSet<>();
+    for (Moved leg : legs) {
+      distances.add(Math.abs(leg.channels()));
+      tags.add(plan.existingController(leg.port().controller()).tag());
+    }
+    String far =
+        distances.size() > 1
+            ? " by up to %d channels".formatted(distances.stream().max(Integer::compare).get())
+            : distances.contains(0)
+                ? " to other universes"
+                : " %d channels".formatted(distances.iterator().next());
+    return "%d %s moved%s on %s"
+        .formatted(legs.size(), legs.size() == 1 ? "leg" : "legs", far, String.join(", ", tags));
+  }
+
+  private static Map<String, Placement> firstOfEach(Resolution resolution) {
+    Map<String, Placement> first = new LinkedHashMap<>();
+    resolution.placements().forEach(at -> first.putIfAbsent(at.piece(), at));
+    return first;
+  }
+
+  private static boolean samePlace(Placement then, Placement now) {
+    return start(then) == start(now) && then.start().equals(now.start());
+  }
+
+  private static int start(Placement at) {
+    return at.controllerChannels().map(span -> span.start()).orElse(0);
+  }
+}

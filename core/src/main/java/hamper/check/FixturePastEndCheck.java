@@ -1,0 +1,55 @@
+package hamper.check;
+
+import hamper.display.Fixture;
+import java.util.List;
+import java.util.function.Consumer;
+
+/** A fixture whose footprint reaches past the last slot of its universe. */
+final class FixturePastEndCheck implements Check {
+  private static final int LAST_SLOT = 512;
+
+  @Override
+  public String code() {
+    return "fixture-past-end";
+  }
+
+  @Override
+  public String title() {
+    return "Fixture reaches past slot 512";
+  }
+
+  @Override
+  public Severity severity() {
+    return Severity.FAULT;
+  }
+
+  @Override
+  public String yard() {
+    return "Its last functions do not answer.";
+  }
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    facts
+        .resolution()
+        .placements()
+        .forEach(
+            at -> {
+              if (facts.plan().existingPiece(at.piece()).piece() instanceof Fixture fixture
+                  && fixture.slot() + fixture.channels() - 1 > LAST_SLOT) {
+                int last = fixture.slot() + fixture.channels() - 1;
+                out.accept(
+                    finding(
+                        "%s on %s uses slots %d to %d"
+                            .formatted(
+                                facts.plan().existingPiece(fixture.id()).title(),
+                                facts.plan().written(at.port()),
+                                fixture.slot(),
+                                last),
+                        "slot " + last,
+                        "slot " + LAST_SLOT,
+                        List.of(Subject.leg(at.port(), fixture.id()))));
+              }
+            });
+  }
+}

@@ -1,0 +1,125 @@
+package hamper.check;
+
+import hamper.address.UniverseChannel;
+import hamper.display.Controller;
+import hamper.display.InputRange;
+import hamper.display.Plan;
+import hamper.resolve.ControllerBlock;
+import hamper.resolve.Placement;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Consumer;
+
+/** Inputs set by hand that do not cover what the outputs use. */
+final class InputsShortCheck implements Check {
+  @Override
+  public String code() {
+    return "inputs-short";
+  }
+
+  @Override
+  public String title() {
+    return "Inputs do not cover the outputs";
+  }
+
+  @Override
+  public Severity severity() {
+    return Severity.FAULT;
+  }
+
+  @Override
+  public String yard() {
+    return "The controller does not listen there: those pixels stay dark.";
+  }
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    List<Controller> controllers = facts.plan().display().controllers();
+    for (int i = 0; i < controllers.size(); i++) {
+      Controller controller = controllers.get(i);
+      if (controller.inputs().isPresent() && controller.protocol().usesUniverses()) {
+        run(
+            facts.plan(),
+            controller,
+            facts.resolution().blocks().get(i),
+            facts.resolution().byController().get(i),
+            out);
+      }
+    }
+  }
+
+  private void run(
+      Plan plan,
+      Controller controller,
+      ControllerBlock block,
+      List<Placement> placements,
+      Consumer<Finding> out) {
+    int missing = 0;
+    Set<String> dark = new LinkedHashSet<>();
+    List<Subject> subjects = new ArrayList<>();
+    subjects.add(Subject.controller(controller.id()));
+    for (Placement at : placements) {
+      int uncovered = at.kind().flows() ? uncovered(controller, at) : 0;
+      if (uncovered > 0) {
+        missing += uncovered;
+        if (dark.add(plan.existingPiece(at.piece()).title())) {
+          subjects.add(Subject.leg(at.port(), at.piece()));
+        }
+      }
+    }
+    if (missing > 0) {
+      out.accept(
+          finding(
+              "%s is told to listen to %s, which misses %d channels of %s"
+                  .formatted(controller.tag(), told(controller), missing, String.join(", ", dark)),
+              "%d channels missing".formatted(missing),
+              "universes %d to %d"
+                  .formatted(
+                      block.firstUniverse().orElse(0), block.lastFlowingUniverse().orElse(0)),
+              subjects));
+    }
+  }
+
+  /** Channels of a placement that no input listens to. */
+  private static int uncovered(Controller controller, Placement at) {
+    if (at.start().isEmpty() || at.end().isEmpty()) {
+      return 0;
+    }
+    UniverseChannel start = at.start().get();
+    UniverseChannel end = at.end().get();
+    int missing = 0;
+    for (int u = start.universe(); u <= end.universe(); u++) {
+      int first = u == start.universe() ? start.channel() : 1;
+      int last = u == end.universe() ? end.channel() : controller.settings().universeSize();
+      missing += Math.max(0, last - Math.max(first - 1, heard(controller, u)));
+    }
+    return missing;
+  }
+
+  /** How many channels of a universe the inputs listen to, from its first. */
+  private static int heard(Controller controller, int universe) {
+    int heard = 0;
+    for (InputRange range : controller.inputs().orElseThrow()) {
+      boolean inside =
+          universe >= range.firstUniverse() && universe < range.firstUniverse() + range.count();
+      heard = inside ? Math.max(heard, range.size()) : heard;
+    }
+    return heard;
+  }
+
+  private static String told(Controller controller) {
+    List<String> ranges =
+        controller.inputs().orElseThrow().stream()
+            .map(
+                range ->
+                    "universes %d to %d of %d channels"
+                        .formatted(
+                            range.firstUniverse(),
+                            range.firstUniverse() + range.count() - 1,
+                            range.size()))
+            .toList();
+    return ranges.isEmpty() ? "nothing" : String.join(" and ", ranges);
+  }
+}

@@ -1,0 +1,47 @@
+package hamper.check;
+
+import hamper.address.Transport;
+import hamper.display.Controller;
+import java.util.List;
+import java.util.function.Consumer;
+
+/** A controller that is sent to by unicast and has no address. */
+final class NoAddressCheck implements Check {
+  @Override
+  public String code() {
+    return "no-address";
+  }
+
+  @Override
+  public String title() {
+    return "Controller without an address";
+  }
+
+  @Override
+  public Severity severity() {
+    return Severity.RISK;
+  }
+
+  @Override
+  public String yard() {
+    return "The source does not know where to send: the whole controller stays dark.";
+  }
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    List<Controller> controllers = facts.plan().display().controllers();
+    for (int i = 0; i < controllers.size(); i++) {
+      Controller controller = controllers.get(i);
+      boolean sentTo = facts.resolution().blocks().get(i).channels() > 0;
+      if (sentTo && controller.transport() == Transport.UNICAST && controller.address().isEmpty()) {
+        out.accept(
+            finding(
+                "%s %s gets its levels by unicast and has no address"
+                    .formatted(controller.tag(), controller.name()),
+                "no address",
+                "an IPv4 address",
+                List.of(Subject.controller(controller.id()))));
+      }
+    }
+  }
+}

@@ -1,0 +1,58 @@
+package hamper.check;
+
+import hamper.display.Piece;
+import hamper.display.Prop;
+import java.util.List;
+import java.util.function.Consumer;
+
+/** A piece that hangs on no port. One finding a prop, so that a big one does not drown the rest. */
+final class NotPatchedCheck implements Check {
+  @Override
+  public String code() {
+    return "not-patched";
+  }
+
+  @Override
+  public String title() {
+    return "Not patched";
+  }
+
+  @Override
+  public Severity severity() {
+    return Severity.RISK;
+  }
+
+  @Override
+  public String yard() {
+    return "It stays dark: no plug is meant for it.";
+  }
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    for (Prop prop : facts.plan().display().props()) {
+      List<Piece> loose =
+          prop.pieces().stream().filter(piece -> facts.plan().leg(piece.id()).isEmpty()).toList();
+      if (!loose.isEmpty()) {
+        out.accept(told(prop, loose));
+      }
+    }
+  }
+
+  private Finding told(Prop prop, List<Piece> loose) {
+    int all = prop.pieces().size();
+    String message =
+        loose.size() == all
+            ? "%s hangs on no port".formatted(prop.name())
+            : "%d of %d pieces of %s hang on no port: %s"
+                .formatted(
+                    loose.size(),
+                    all,
+                    prop.name(),
+                    String.join(", ", loose.stream().map(Piece::name).toList()));
+    return finding(
+        message,
+        loose.size() + " not patched",
+        "0 not patched",
+        loose.stream().map(piece -> Subject.piece(piece.id())).toList());
+  }
+}

@@ -1,0 +1,60 @@
+package hamper.check;
+
+import hamper.display.Controller;
+import hamper.display.Plan;
+import hamper.resolve.Overlap;
+import hamper.resolve.Placement;
+import java.util.List;
+import java.util.function.Consumer;
+
+/** Two things answer to the same channels, and neither mirrors the other. */
+final class OverlapCheck implements Check {
+  @Override
+  public String code() {
+    return "overlap";
+  }
+
+  @Override
+  public String title() {
+    return "Addresses overlap";
+  }
+
+  @Override
+  public Severity severity() {
+    return Severity.FAULT;
+  }
+
+  @Override
+  public String yard() {
+    return "One shows part of the other's picture.";
+  }
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    facts.resolution().overlaps().pairs().forEach(pair -> out.accept(told(facts.plan(), pair)));
+  }
+
+  private Finding told(Plan plan, Overlap overlap) {
+    String range =
+        overlap.first().isPresent()
+            ? "%s to %s".formatted(overlap.first().get(), overlap.last().get())
+            : "byte %d to %d".formatted(overlap.firstOffset().get(), overlap.lastOffset().get());
+    String channels = overlap.channels() + (overlap.channels() == 1 ? " channel" : " channels");
+    return finding(
+        "%s and %s share %s, %s"
+            .formatted(name(plan, overlap.a()), name(plan, overlap.b()), channels, range),
+        channels,
+        "0 channels",
+        List.of(subject(overlap.a()), subject(overlap.b())));
+  }
+
+  private static String name(Plan plan, Placement at) {
+    Controller controller = plan.display().controllers().get(at.controller());
+    return "%s on %s"
+        .formatted(plan.existingPiece(at.piece()).title(), at.port().written(controller.tag()));
+  }
+
+  private static Subject subject(Placement at) {
+    return Subject.leg(at.port(), at.piece());
+  }
+}

@@ -1,0 +1,57 @@
+package hamper.check;
+
+import hamper.config.Configuration;
+import hamper.config.Untold;
+import hamper.display.Plan;
+import java.util.List;
+import java.util.function.Consumer;
+
+/** The plan asks for something that the device's dialect cannot say. */
+final class UntoldCheck implements Check {
+  @Override
+  public String code() {
+    return "dialect";
+  }
+
+  @Override
+  public String title() {
+    return "The device cannot be told this";
+  }
+
+  @Override
+  public Severity severity() {
+    return Severity.FAULT;
+  }
+
+  @Override
+  public String yard() {
+    return "The device does it its own way: pixels are shifted or look wrong.";
+  }
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    for (Configuration configuration : facts.configurations()) {
+      configuration
+          .untold()
+          .forEach(untold -> out.accept(told(facts.plan(), configuration, untold)));
+    }
+  }
+
+  private Finding told(Plan plan, Configuration configuration, Untold untold) {
+    String where =
+        untold
+            .piece()
+            .map(piece -> plan.existingPiece(piece).title() + " on ")
+            .orElse("")
+            .concat(plan.written(untold.port()));
+    return finding(
+        "%s asks for %s (%s)".formatted(where, untold.what(), configuration.modelTitle()),
+        untold.what(),
+        "what " + configuration.modelTitle() + " can be told",
+        List.of(
+            untold
+                .piece()
+                .map(piece -> Subject.leg(untold.port(), piece))
+                .orElseGet(() -> Subject.port(untold.port()))));
+  }
+}

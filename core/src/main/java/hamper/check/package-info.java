@@ -1,0 +1,2 @@
+/** What can be wrong with a plan: one check a class, facts only. */
+package hamper.check;

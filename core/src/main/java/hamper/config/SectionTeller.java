@@ -1,0 +1,175 @@
+package hamper.config;
+
+import hamper.address.ColourOrder;
+import hamper.catalog.DeviceModel;
+import hamper.catalog.SectionOption;
+import hamper.catalog.Told;
+import hamper.display.Brightness;
+import hamper.display.Circuit;
+import hamper.display.Controller;
+import hamper.display.Fixture;
+import hamper.display.Leg;
+import hamper.display.PieceAt;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.Run;
+import hamper.display.Section;
+import hamper.resolve.Placement;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+
+/** Tells the settings of sections as far as a model takes them, and notes what it lacks. */
+final class SectionTeller {
+  private final Plan plan;
+  private final Controller controller;
+  private final DeviceModel model;
+  private final List<Untold> untold;
+
+  SectionTeller(Plan plan, Controller controller, List<Untold> untold) {
+    this.plan = plan;
+    this.controller = controller;
+    this.model = plan.modelOf(controller);
+    this.untold = untold;
+  }
+
+  /**
+   * @param opensLeg whether the leg's gap lies right before this section
+   * @param opensPort whether nothing stands before it on the port
+   */
+  OutputSection tell(
+      Run run, Placement at, boolean opensLeg, boolean opensPort, DeviceStart start) {
+    Section section = sectionOf(at);
+    Leg leg = run.legs().get(at.leg());
+    int nulls = section.nullPixels() + (opensLeg ? leg.nullPixels() : 0);
+    note(at, SectionOption.NULL_PIXELS, nulls > 0, opensPort, nulls + " null pixels");
+    note(at, SectionOption.GROUP, section.group() > 1, true, "groups of " + section.group());
+    note(at, SectionOption.FOLD, section.fold().isPresent(), true, "a fold");
+    note(at, SectionOption.DIRECTION, section.backward(), true, "running backward");
+    noteOrder(at);
+    noteBrightness(run, at);
+    return new OutputSection(
+        nameOf(at),
+        start,
+        section.pixels(),
+        told(SectionOption.NULL_PIXELS, nulls),
+        told(SectionOption.GROUP, section.group()),
+        section.fold().filter(fold -> model.told(SectionOption.FOLD) != Told.NOT),
+        told(SectionOption.DIRECTION, section.backward()),
+        perSection(SectionOption.COLOUR_ORDER, order(at)),
+        perSection(SectionOption.BRIGHTNESS, brightness(run, at)),
+        Optional.empty(),
+        Optional.empty());
+  }
+
+  OutputSection circuit(Placement at, DeviceStart start) {
+    Circuit circuit = (Circuit) plan.existingPiece(at.piece()).piece();
+    return plain(at, start, 1, Optional.empty(), Optional.of(circuit.threshold()));
+  }
+
+  OutputSection fixture(Placement at) {
+    Fixture fixture = (Fixture) plan.existingPiece(at.piece()).piece();
+    return plain(
+        at, DeviceStart.NONE, fixture.channels(), Optional.of(fixture.slot()), Optional.empty());
+  }
+
+  PixelString stringOf(Placement at) {
+    return (PixelString) plan.existingPiece(at.piece()).piece();
+  }
+
+  ColourOrder order(Placement at) {
+    return sectionOf(at).colourOrder().orElse(plan.typeOf(stringOf(at)).colourOrder());
+  }
+
+  int brightness(Run run, Placement at) {
+    return Brightness.percent(
+        sectionOf(at), plan.existingPiece(at.piece()).prop(), run, controller);
+  }
+
+  /** The one value of an option that the device takes a port; notes where sections disagree. */
+  <T> Optional<T> onePerPort(
+      List<Placement> placements, SectionOption option, Function<Placement, T> value) {
+    if (model.told(option) != Told.PER_PORT) {
+      return Optional.empty();
+    }
+    T first = value.apply(placements.get(0));
+    for (Placement at : placements) {
+      if (!value.apply(at).equals(first)) {
+        untold(at, "%s %s: this port has %s".formatted(option.title(), value.apply(at), first));
+      }
+    }
+    return Optional.of(first);
+  }
+
+  private Section sectionOf(Placement at) {
+    return stringOf(at).sections().get(at.section());
+  }
+
+  /** Notes an option that is asked for and cannot be told, or not in this place. */
+  private void note(
+      Placement at, SectionOption option, boolean asked, boolean wherePortTakesIt, String what) {
+    if (asked && model.told(option) == Told.NOT) {
+      untold(at, what + ": the device has no such setting");
+    } else if (asked && model.told(option) == Told.PER_PORT && !wherePortTakesIt) {
+      untold(at, what + " inside the run: the device takes them at the plug only");
+    }
+  }
+
+  private void noteOrder(Placement at) {
+    ColourOrder order = order(at);
+    boolean natural = order.equals(ColourOrder.natural(order.channels()));
+    note(at, SectionOption.COLOUR_ORDER, !natural, true, "colour order " + order);
+  }
+
+  /** The controller's own brightness is not asked of sections; a nearer one is. */
+  private void noteBrightness(Run run, Placement at) {
+    boolean nearer =
+        sectionOf(at).brightness().isPresent()
+            || plan.existingPiece(at.piece()).prop().brightness().isPresent()
+            || run.brightness().isPresent();
+    note(
+        at,
+        SectionOption.BRIGHTNESS,
+        nearer,
+        true,
+        "a brightness of " + brightness(run, at) + " %");
+  }
+
+  private <T> Optional<T> told(SectionOption option, T value) {
+    return model.told(option) == Told.NOT ? Optional.empty() : Optional.of(value);
+  }
+
+  private <T> Optional<T> perSection(SectionOption option, T value) {
+    return model.told(option) == Told.PER_SECTION ? Optional.of(value) : Optional.empty();
+  }
+
+  private OutputSection plain(
+      Placement at,
+      DeviceStart start,
+      int pixels,
+      Optional<Integer> slot,
+      Optional<Integer> threshold) {
+    return new OutputSection(
+        nameOf(at),
+        start,
+        pixels,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        slot,
+        threshold);
+  }
+
+  private String nameOf(Placement at) {
+    PieceAt piece = plan.existingPiece(at.piece());
+    boolean several = piece.piece() instanceof PixelString string && string.sections().size() > 1;
+    return several ? "%s section %d".formatted(piece.title(), at.section() + 1) : piece.title();
+  }
+
+  private void untold(Placement at, String what) {
+    untold.add(new Untold(at.port(), Optional.of(at.piece()), what));
+  }
+}

@@ -1,0 +1,30 @@
+package hamper.config;
+
+import hamper.address.Protocol;
+import hamper.address.Transport;
+import java.util.Optional;
+
+/**
+ * One line of what a source must be told: which universes or bytes go to which address.
+ *
+ * @param source the tag of the host that sends, where one is named
+ * @param controller the tag of the controller that listens
+ * @param destination address, multicast group of the first universe, or "broadcast"; "no address"
+ *     where unicast has none
+ * @param firstUniverse on the wire; left out on DDP
+ * @param universes 0 on DDP
+ * @param size channels of each universe; on DDP bytes in all
+ * @param offset the first byte on DDP, from 0
+ * @param displayStart the display channel that goes into its first slot
+ */
+public record SendLine(
+    Optional<String> source,
+    String controller,
+    Protocol protocol,
+    Transport transport,
+    String destination,
+    Optional<Integer> firstUniverse,
+    int universes,
+    int size,
+    Optional<Integer> offset,
+    int displayStart) {}

@@ -1,0 +1,100 @@
+package hamper.display;
+
+import hamper.address.IpAddress;
+import hamper.address.Packing;
+import hamper.address.PortStart;
+import hamper.address.Protocol;
+import hamper.address.Transport;
+import hamper.catalog.PortKind;
+import hamper.value.Require;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * One device on site. Its settings stand in their own record, so that a run can change without
+ * naming them all.
+ *
+ * @param tag short, unique, and independent of the place in the list, such as K1
+ * @param model the id of its device model
+ * @param inputs set by hand; left out: as the outputs need
+ * @param runs at most one a port, kept by kind and number
+ */
+public record Controller(
+    String id,
+    String tag,
+    String name,
+    String model,
+    ControllerSettings settings,
+    Optional<List<InputRange>> inputs,
+    List<Run> runs) {
+  private static final Comparator<Run> BY_PORT =
+      Comparator.comparing(Run::kind).thenComparingInt(Run::port);
+
+  public Controller {
+    Require.id("id", id);
+    Require.that(
+        tag != null && tag.matches("[A-Za-z][A-Za-z0-9]{0,7}"),
+        "tag",
+        Require.quoted(tag),
+        "a tag has 1 to 8 letters and digits, a letter first, such as K1");
+    Require.name("name", name);
+    Require.id("model", model);
+    inputs = inputs.map(List::copyOf);
+    runs = runs.stream().sorted(BY_PORT).toList();
+    Set<PortRef> ports = new HashSet<>();
+    for (Run run : runs) {
+      PortRef port = new PortRef(id, run.kind(), run.port());
+      Require.that(ports.add(port), "runs", port.written(tag), "a port has one run; join them");
+    }
+  }
+
+  /** The run of a port, if anything hangs there or is set for it. */
+  public Optional<Run> run(PortKind kind, int port) {
+    return runs.stream().filter(run -> run.kind() == kind && run.port() == port).findFirst();
+  }
+
+  /** The same controller with this run in place of the port's former one. */
+  public Controller withRun(Run run) {
+    List<Run> kept =
+        new ArrayList<>(
+            runs.stream()
+                .filter(other -> other.kind() != run.kind() || other.port() != run.port())
+                .toList());
+    if (!run.isBlank()) {
+      kept.add(run);
+    }
+    return withRuns(kept);
+  }
+
+  public Controller withRuns(List<Run> newRuns) {
+    return new Controller(id, tag, name, model, settings, inputs, newRuns);
+  }
+
+  public Controller withSettings(ControllerSettings newSettings) {
+    return new Controller(id, tag, name, model, newSettings, inputs, runs);
+  }
+
+  public Protocol protocol() {
+    return settings.protocol();
+  }
+
+  public Transport transport() {
+    return settings.transport();
+  }
+
+  public Optional<IpAddress> address() {
+    return settings.address();
+  }
+
+  public Optional<Packing> packing() {
+    return settings.packing();
+  }
+
+  public Optional<PortStart> portStart() {
+    return settings.portStart();
+  }
+}

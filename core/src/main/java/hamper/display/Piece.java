@@ -1,0 +1,13 @@
+package hamper.display;
+
+import hamper.catalog.PortKind;
+
+/** What can hang on a port. It hangs at most once. */
+public sealed interface Piece permits PixelString, Circuit, Fixture {
+  String id();
+
+  String name();
+
+  /** The kind of port it hangs on. */
+  PortKind portKind();
+}

@@ -1,0 +1,222 @@
+package hamper.display;
+
+import hamper.address.Protocol;
+import hamper.catalog.Catalog;
+import hamper.catalog.DeviceModel;
+import hamper.catalog.PixelType;
+import hamper.catalog.PortGroup;
+import hamper.catalog.PortKind;
+import hamper.catalog.PortMode;
+import hamper.value.RefusedException;
+import hamper.value.Require;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A display together with the catalogue that it is planned from: every model, pixel type and port
+ * it names exists. Everything derived starts from here. Immutable.
+ */
+public final class Plan {
+  private final Display display;
+  private final Catalog shipped;
+  private final Catalog catalog;
+  private final Map<String, PieceAt> pieces = new HashMap<>();
+  private final Map<String, LegAt> legs = new HashMap<>();
+  private final Map<String, Integer> controllers = new HashMap<>();
+
+  /**
+   * @param shipped the catalogue without the display's own models
+   * @throws RefusedException with the place of the first thing that cannot be
+   */
+  public Plan(Display display, Catalog shipped) {
+    this.display = display;
+    this.shipped = shipped;
+    this.catalog = shipped.with(display.models(), display.pixelTypes());
+    indexPieces();
+    for (int i = 0; i < display.controllers().size(); i++) {
+      Controller controller = display.controllers().get(i);
+      controllers.put(controller.id(), i);
+      checkController(controller, "controllers[%d]".formatted(i));
+    }
+  }
+
+  public Display display() {
+    return display;
+  }
+
+  /** What ships with Hamper and what the display brings along. */
+  public Catalog catalog() {
+    return catalog;
+  }
+
+  /** The same catalogue, another display. */
+  public Plan with(Display changed) {
+    return new Plan(changed, shipped);
+  }
+
+  public Optional<PieceAt> piece(String id) {
+    return Optional.ofNullable(pieces.get(id));
+  }
+
+  /** A piece that must be there: legs and edits name it. */
+  public PieceAt existingPiece(String id) {
+    return piece(id)
+        .orElseThrow(
+            () ->
+                new RefusedException(
+                    "piece", Require.quoted(id), "no piece of this display has this id"));
+  }
+
+  /** Where a piece hangs, if it is patched. */
+  public Optional<LegAt> leg(String piece) {
+    return Optional.ofNullable(legs.get(piece));
+  }
+
+  public Optional<Controller> controller(String id) {
+    return Optional.ofNullable(controllers.get(id)).map(display.controllers()::get);
+  }
+
+  /** A controller that must be there: edits name it. */
+  public Controller existingController(String id) {
+    return controller(id)
+        .orElseThrow(
+            () ->
+                new RefusedException(
+                    "controller", Require.quoted(id), "no controller of this display has this id"));
+  }
+
+  /** Place in the list, from 0. */
+  public int indexOf(String controller) {
+    return controllers.get(controller);
+  }
+
+  public DeviceModel modelOf(Controller controller) {
+    return catalog.model(controller.model()).orElseThrow();
+  }
+
+  public PixelType typeOf(PixelString string) {
+    return catalog.pixelType(string.pixelType()).orElseThrow();
+  }
+
+  /** The mode in which a controller's ports of a kind run; empty where its model has none. */
+  public Optional<PortMode> modeOf(Controller controller, PortKind kind) {
+    return modelOf(controller)
+        .group(kind)
+        .map(group -> group.modeOrFirst(controller.settings().mode()));
+  }
+
+  /** Whether the port is there in the controller's mode. */
+  public boolean hasPort(PortRef port) {
+    return controller(port.controller())
+        .flatMap(controller -> modeOf(controller, port.kind()))
+        .filter(mode -> port.port() <= mode.ports())
+        .isPresent();
+  }
+
+  /** A port's name as on its cable tag: K1-7. */
+  public String written(PortRef port) {
+    return port.written(existingController(port.controller()).tag());
+  }
+
+  private void indexPieces() {
+    List<Prop> props = display.props();
+    for (int i = 0; i < props.size(); i++) {
+      for (int j = 0; j < props.get(i).pieces().size(); j++) {
+        Piece piece = props.get(i).pieces().get(j);
+        pieces.put(piece.id(), new PieceAt(props.get(i), piece));
+        if (piece instanceof PixelString string) {
+          checkString(string, "props[%d].pieces[%d]".formatted(i, j));
+        }
+      }
+    }
+  }
+
+  private void checkString(PixelString string, String place) {
+    PixelType type =
+        catalog
+            .pixelType(string.pixelType())
+            .orElseThrow(
+                () ->
+                    new RefusedException(
+                        place + ".pixelType",
+                        Require.quoted(string.pixelType()),
+                        "no pixel type has this id; the catalogue lists them"));
+    for (int i = 0; i < string.sections().size(); i++) {
+      var order = string.sections().get(i).colourOrder();
+      Require.that(
+          order.isEmpty() || order.get().channels() == type.channels(),
+          "%s.sections[%d].colourOrder".formatted(place, i),
+          order.map(String::valueOf).orElse(""),
+          "pixels of type %s have %d channels".formatted(type.name(), type.channels()));
+    }
+  }
+
+  private void checkController(Controller controller, String place) {
+    DeviceModel model =
+        catalog
+            .model(controller.model())
+            .orElseThrow(
+                () ->
+                    new RefusedException(
+                        place + ".model",
+                        Require.quoted(controller.model()),
+                        "no device model has this id; the catalogue lists them"));
+    Protocol protocol = controller.protocol();
+    Require.that(
+        model.isHost() ? protocol == Protocol.NONE : model.support(protocol).isPresent(),
+        place + ".settings.protocol",
+        protocol,
+        model.title() + " takes " + spoken(model));
+    controller.settings().mode().ifPresent(mode -> checkMode(model, mode, place));
+    for (int i = 0; i < controller.runs().size(); i++) {
+      checkRun(controller, controller.runs().get(i), model, "%s.runs[%d]".formatted(place, i));
+    }
+  }
+
+  private static String spoken(DeviceModel model) {
+    return model.isHost()
+        ? "NONE, since it is a host"
+        : String.join(", ", model.protocols().stream().map(s -> s.protocol().name()).toList());
+  }
+
+  private static void checkMode(DeviceModel model, String mode, String place) {
+    List<String> names =
+        model.ports().stream()
+            .flatMap(group -> group.modes().stream())
+            .map(PortMode::name)
+            .distinct()
+            .toList();
+    Require.that(
+        names.contains(mode),
+        place + ".settings.mode",
+        Require.quoted(mode),
+        model.title() + " has the modes " + String.join(", ", names));
+  }
+
+  private void checkRun(Controller controller, Run run, DeviceModel model, String place) {
+    int most = model.group(run.kind()).map(PortGroup::mostPorts).orElse(0);
+    Require.that(
+        run.port() <= most,
+        place + ".port",
+        run.kind() + " " + run.port(),
+        "%s has %s"
+            .formatted(
+                model.title(),
+                most == 0
+                    ? "no ports of this kind"
+                    : "ports 1 to %d of this kind".formatted(most)));
+    for (int i = 0; i < run.legs().size(); i++) {
+      Leg leg = run.legs().get(i);
+      Piece piece = existingPiece(leg.piece()).piece();
+      Require.that(
+          piece.portKind() == run.kind(),
+          "%s.legs[%d].piece".formatted(place, i),
+          Require.quoted(piece.name()),
+          "it hangs on a %s port, and this is a %s port".formatted(piece.portKind(), run.kind()));
+      PortRef port = new PortRef(controller.id(), run.kind(), run.port());
+      legs.put(leg.piece(), new LegAt(port, i, leg));
+    }
+  }
+}

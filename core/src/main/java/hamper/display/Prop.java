@@ -1,0 +1,37 @@
+package hamper.display;
+
+import hamper.value.Require;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A thing which lights.
+ *
+ * @param zone the id of its zone, where it has one
+ * @param brightness percent, where it is not the port's or the controller's
+ * @param pieces at least one, in the order of the prop
+ */
+public record Prop(
+    String id,
+    String name,
+    Optional<String> zone,
+    Optional<Integer> brightness,
+    List<Piece> pieces) {
+  public Prop {
+    Require.id("id", id);
+    Require.name("name", name);
+    zone.ifPresent(value -> Require.id("zone", value));
+    Require.inRange("brightness", brightness, 0, 100);
+    pieces = List.copyOf(pieces);
+    Require.inRange("pieces", pieces.size(), 1, 1000);
+  }
+
+  /** How people call one of its pieces: the prop alone where it has but one. */
+  public String titleOf(Piece piece) {
+    return pieces.size() == 1 ? name : name + " " + piece.name();
+  }
+
+  public Prop withPieces(List<Piece> newPieces) {
+    return new Prop(id, name, zone, brightness, newPieces);
+  }
+}

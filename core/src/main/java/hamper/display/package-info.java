@@ -1,0 +1,2 @@
+/** One installation being planned, as immutable values that cannot be bad. */
+package hamper.display;

@@ -1,0 +1,50 @@
+package hamper.edit;
+
+import hamper.display.Display;
+import hamper.display.Plan;
+
+/**
+ * A change somebody asks for: a value, which can be kept, told and applied.
+ *
+ * <p>Ids of new things are chosen by whoever asks, so that the same edit always gives the same
+ * display.
+ */
+public sealed interface Edit
+    permits PatchPieces,
+        UnpatchPieces,
+        SetGap,
+        SetMirror,
+        SetSection,
+        SetString,
+        PutProp,
+        RemoveProp,
+        PutZone,
+        RemoveZone,
+        PutController,
+        RemoveController,
+        MoveController,
+        SetDisplay,
+        Restore {
+
+  /**
+   * The display after the edit.
+   *
+   * @throws hamper.value.RefusedException where the plan has no such thing, or the result cannot be
+   */
+  Display change(Plan plan);
+
+  /** What it does, as the undo button and the log say it; told on the plan before it. */
+  String label(Plan plan);
+
+  /** Applies the edit; nothing has changed where it throws. */
+  default Applied applyTo(Plan plan) {
+    Plan after = plan.with(change(plan));
+    return new Applied(after, Restore.back(label(plan), after.display(), plan.display()));
+  }
+
+  /**
+   * @param plan after the edit
+   * @param inverse takes it back
+   */
+  record Applied(Plan plan, Restore inverse) {}
+}

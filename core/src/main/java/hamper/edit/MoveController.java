@@ -1,0 +1,30 @@
+package hamper.edit;
+
+import hamper.display.Controller;
+import hamper.display.Display;
+import hamper.display.Plan;
+import hamper.value.Require;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Gives a controller another place in the list; assigned universes and display channels follow.
+ *
+ * @param index the new place, from 0
+ */
+public record MoveController(String controller, int index) implements Edit {
+  @Override
+  public Display change(Plan plan) {
+    List<Controller> controllers = new ArrayList<>(plan.display().controllers());
+    Controller moved = plan.existingController(controller);
+    Require.inRange("index", index, 0, controllers.size() - 1);
+    controllers.remove(moved);
+    controllers.add(index, moved);
+    return plan.display().withControllers(controllers);
+  }
+
+  @Override
+  public String label(Plan plan) {
+    return "Move %s to place %d".formatted(plan.existingController(controller).tag(), index + 1);
+  }
+}

@@ -1,0 +1,46 @@
+package hamper.edit;
+
+import hamper.display.Controller;
+import hamper.display.Display;
+import hamper.display.Plan;
+import hamper.display.Prop;
+import hamper.display.Zone;
+import java.util.List;
+import java.util.Optional;
+
+/** Removes a zone; what lay in it lies in none afterwards. */
+public record RemoveZone(String zone) implements Edit {
+  @Override
+  public Display change(Plan plan) {
+    Display display = plan.display();
+    List<Zone> zones = Lists.remove(display.zones(), zone, other -> other.id(), "zone");
+    List<Prop> props = display.props().stream().map(this::leave).toList();
+    List<Controller> controllers = display.controllers().stream().map(this::leave).toList();
+    return new Display(
+        display.name(),
+        display.settings(),
+        display.models(),
+        display.pixelTypes(),
+        zones,
+        props,
+        controllers);
+  }
+
+  private Prop leave(Prop prop) {
+    return prop.zone().filter(zone::equals).isEmpty()
+        ? prop
+        : new Prop(prop.id(), prop.name(), Optional.empty(), prop.brightness(), prop.pieces());
+  }
+
+  private Controller leave(Controller controller) {
+    return controller.settings().zone().filter(zone::equals).isEmpty()
+        ? controller
+        : controller.withSettings(controller.settings().withZone(Optional.empty()));
+  }
+
+  @Override
+  public String label(Plan plan) {
+    return "Remove zone "
+        + Lists.find(plan.display().zones(), zone, other -> other.id(), "zone").name();
+  }
+}

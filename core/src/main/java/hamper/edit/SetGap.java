@@ -1,0 +1,36 @@
+package hamper.edit;
+
+import hamper.display.Display;
+import hamper.display.Leg;
+import hamper.display.LegAt;
+import hamper.display.Plan;
+import hamper.value.RefusedException;
+import hamper.value.Require;
+
+/** Sets null pixels and cable of the gap before a leg. */
+public record SetGap(String piece, int nullPixels, double cableMetres) implements Edit {
+  @Override
+  public Display change(Plan plan) {
+    LegAt at = patched(plan, piece);
+    return Runs.changeLeg(
+        plan.display(),
+        at.port(),
+        at.index(),
+        leg -> new Leg(leg.piece(), nullPixels, cableMetres, leg.mirrorOf()));
+  }
+
+  @Override
+  public String label(Plan plan) {
+    return "Set the gap before " + plan.existingPiece(piece).title();
+  }
+
+  /** The leg of a piece that has to hang somewhere. */
+  static LegAt patched(Plan plan, String piece) {
+    String title = plan.existingPiece(piece).title();
+    return plan.leg(piece)
+        .orElseThrow(
+            () ->
+                new RefusedException(
+                    "piece", Require.quoted(title), "it is not patched; hang it on a port first"));
+  }
+}

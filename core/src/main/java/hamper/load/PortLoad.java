@@ -1,0 +1,50 @@
+package hamper.load;
+
+import hamper.display.PortRef;
+import java.util.Optional;
+
+/**
+ * What a pixel port carries, and what it can.
+ *
+ * @param pixels those that light
+ * @param nullPixels built in and in gaps
+ * @param limit most pixels, null pixels included; the lower of model's and frame's
+ * @param limitBy which of the two binds
+ * @param frameMicros time of one frame (µs)
+ * @param frameShare of the show's frame; 1 is all of it
+ * @param amps at planned brightness, all white (A)
+ * @param fullAmps the same at 100 % (A)
+ * @param fuseAmps of the socket, where it has one (A)
+ */
+public record PortLoad(
+    PortRef port,
+    int pixels,
+    int nullPixels,
+    int limit,
+    LimitBy limitBy,
+    double frameMicros,
+    double frameShare,
+    double amps,
+    double fullAmps,
+    Optional<Double> fuseAmps) {
+  /** Why a port takes no more pixels. */
+  public enum LimitBy {
+    MODEL,
+    FRAME
+  }
+
+  /** Pixels and null pixels: what is clocked out. */
+  public int places() {
+    return pixels + nullPixels;
+  }
+
+  /** Frames a second (1/s). */
+  public double framesPerSecond() {
+    return 1_000_000 / frameMicros;
+  }
+
+  /** Places above the limit; 0 where it is kept. */
+  public int over() {
+    return Math.max(0, places() - limit);
+  }
+}

@@ -1,0 +1,94 @@
+package hamper.load;
+
+import hamper.catalog.PixelType;
+import hamper.catalog.PortGroup;
+import hamper.catalog.PortKind;
+import hamper.display.Brightness;
+import hamper.display.Controller;
+import hamper.display.Leg;
+import hamper.display.PieceAt;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Run;
+import hamper.display.Section;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Loads of pixel ports, from the plan alone. */
+public final class PortLoads {
+  private PortLoads() {}
+
+  /** Every pixel port that something hangs on, by controller and port. */
+  public static List<PortLoad> of(Plan plan) {
+    return plan.display().controllers().stream()
+        .flatMap(controller -> of(plan, controller))
+        .toList();
+  }
+
+  /** The pixel ports of one controller that something hangs on. */
+  public static Stream<PortLoad> of(Plan plan, Controller controller) {
+    return controller.runs().stream().flatMap(run -> of(plan, controller, run).stream());
+  }
+
+  /** The load of one run; empty where it carries no pixels. */
+  public static Optional<PortLoad> of(Plan plan, Controller controller, Run run) {
+    if (run.kind() != PortKind.PIXEL || run.legs().isEmpty()) {
+      return Optional.empty();
+    }
+    int pixels = 0;
+    int nulls = 0;
+    double amps = 0;
+    double fullAmps = 0;
+    double micros = 0;
+    int limit = Integer.MAX_VALUE;
+    PortLoad.LimitBy limitBy = PortLoad.LimitBy.MODEL;
+    for (Leg leg : run.legs()) {
+      nulls += leg.nullPixels();
+      PieceAt at = plan.existingPiece(leg.piece());
+      PixelString string = (PixelString) at.piece();
+      pixels += string.pixels();
+      nulls += string.nullPixels();
+    }
+    for (Leg leg : run.legs()) {
+      PieceAt at = plan.existingPiece(leg.piece());
+      PixelString string = (PixelString) at.piece();
+      PixelType type = plan.typeOf(string);
+      amps += Current.amps(type, 0, leg.nullPixels(), 0);
+      fullAmps += Current.amps(type, 0, leg.nullPixels(), 0);
+      for (Section section : string.sections()) {
+        int percent = Brightness.percent(section, at.prop(), run, controller);
+        amps += Current.amps(type, section.pixels(), section.nullPixels(), percent);
+        fullAmps += Current.amps(type, section.pixels(), section.nullPixels(), 100);
+      }
+      // one port clocks one type; where a run mixes types, the slowest tells the truth
+      micros = Math.max(micros, FrameTime.micros(type, pixels + nulls));
+      int byModel = modelLimit(plan, controller, type);
+      int byFrame = FrameTime.mostPlaces(type, plan.display().settings().framesPerSecond());
+      if (Math.min(byModel, byFrame) < limit) {
+        limit = Math.min(byModel, byFrame);
+        limitBy = byFrame < byModel ? PortLoad.LimitBy.FRAME : PortLoad.LimitBy.MODEL;
+      }
+    }
+    return Optional.of(
+        new PortLoad(
+            new PortRef(controller.id(), run.kind(), run.port()),
+            pixels,
+            nulls,
+            limit,
+            limitBy,
+            micros,
+            micros * plan.display().settings().framesPerSecond() / 1_000_000,
+            amps,
+            fullAmps,
+            plan.modelOf(controller).group(PortKind.PIXEL).flatMap(PortGroup::fuseAmps)));
+  }
+
+  /** The model's own limit for this pixel type in the controller's mode. */
+  public static int modelLimit(Plan plan, Controller controller, PixelType type) {
+    return plan.modeOf(controller, PortKind.PIXEL)
+        .map(mode -> mode.pixelLimit(type.channels()).orElse(Integer.MAX_VALUE))
+        .orElse(Integer.MAX_VALUE);
+  }
+}

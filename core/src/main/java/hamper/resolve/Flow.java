@@ -1,0 +1,151 @@
+package hamper.resolve;
+
+import hamper.address.ChannelSpan;
+import hamper.address.PortStart;
+import hamper.address.ReservedChannels;
+import hamper.address.StartsPer;
+import hamper.address.UniverseChannel;
+import hamper.address.UniverseGrid;
+import hamper.catalog.PortKind;
+import hamper.display.Hold;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.function.Consumer;
+
+/**
+ * Holds first, then everything else flows round them: ports by number, sections in wire order, one
+ * cursor that never goes back. Cost O(n log n) in sections.
+ *
+ * <p>Source: the addressing rules, "Hold, flow, mirror".
+ */
+final class Flow {
+  private final Line line;
+  private final Consumer<LayoutProblem> problems;
+  private final List<ChannelSpan> heldSpans = new ArrayList<>();
+
+  private Flow(Line line, Consumer<LayoutProblem> problems) {
+    this.line = line;
+    this.problems = problems;
+  }
+
+  /** Lays every item of the flowing part that is not a mirror. */
+  static void lay(Line line, Consumer<LayoutProblem> problems) {
+    Flow flow = new Flow(line, problems);
+    line.flowing.forEach(flow::holdRun);
+    ReservedChannels reserved = ReservedChannels.of(flow.heldSpans);
+    int cursor = 1;
+    for (List<Item> run : line.flowing) {
+      cursor = flow.flowRun(run, cursor, reserved);
+    }
+  }
+
+  private void holdRun(List<Item> run) {
+    run.stream()
+        .filter(item -> item.isMirror() && item.hold.isPresent())
+        .forEach(item -> report(LayoutProblem.Kind.HOLD_ON_MIRROR, item));
+    if (line.startsPer == StartsPer.SECTION) {
+      run.forEach(this::holdSection);
+      return;
+    }
+    Item first = run.get(0);
+    run.stream()
+        .filter(item -> item != first && !item.isMirror() && item.hold.isPresent())
+        .forEach(item -> report(LayoutProblem.Kind.HOLD_INSIDE_PORT, item));
+    if (first.isMirror()) {
+      return;
+    }
+    OptionalInt at = heldChannel(first);
+    if (at.isPresent()) {
+      List<Item> own = run.stream().filter(item -> !item.isMirror()).toList();
+      heldSpans.add(layTogether(own, at.getAsInt()));
+      own.forEach(item -> item.held = true);
+    }
+  }
+
+  private void holdSection(Item item) {
+    if (item.isMirror()) {
+      return;
+    }
+    OptionalInt at = heldChannel(item);
+    if (at.isPresent()) {
+      item.held = true;
+      heldSpans.add(layTogether(List.of(item), at.getAsInt()));
+    }
+  }
+
+  /** The controller channel of an item's hold; empty where it has none or it cannot act. */
+  private OptionalInt heldChannel(Item item) {
+    if (item.hold.isEmpty()) {
+      return OptionalInt.empty();
+    }
+    Hold hold = item.hold.get();
+    if (hold.universe().isEmpty()) {
+      return OptionalInt.of(hold.channel());
+    }
+    Optional<Integer> first = line.controller.settings().firstUniverse();
+    if (first.isEmpty() || !line.usesUniverses()) {
+      report(LayoutProblem.Kind.HOLD_WITHOUT_FIXED_UNIVERSE, item);
+      return OptionalInt.empty();
+    }
+    long channel =
+        new UniverseGrid(first.get(), line.universeSize)
+            .controllerChannel(new UniverseChannel(hold.universe().get(), hold.channel()));
+    if (channel < 1 || channel > Hold.MOST_CHANNELS || hold.channel() > line.universeSize) {
+      report(LayoutProblem.Kind.HOLD_OUTSIDE_BLOCK, item);
+      return OptionalInt.empty();
+    }
+    return OptionalInt.of((int) channel);
+  }
+
+  private int flowRun(List<Item> run, int cursor, ReservedChannels reserved) {
+    List<Item> flowing =
+        run.stream().filter(item -> !item.isMirror() && item.span == null).toList();
+    if (flowing.isEmpty()) {
+      return cursor;
+    }
+    boolean opensPort =
+        line.portStart == PortStart.NEXT_UNIVERSE && run.get(0).port.kind() == PortKind.PIXEL;
+    if (line.startsPer == StartsPer.PORT) {
+      return flowTogether(flowing, cursor, opensPort, reserved);
+    }
+    int at = cursor;
+    for (int i = 0; i < flowing.size(); i++) {
+      at = flowTogether(List.of(flowing.get(i)), at, opensPort && i == 0, reserved);
+    }
+    return at;
+  }
+
+  /** Lays items one after another, all moving on together until they are clear. */
+  private int flowTogether(
+      List<Item> items, int cursor, boolean opensPort, ReservedChannels reserved) {
+    int from = cursor;
+    while (true) {
+      ChannelSpan common = layTogether(items, opensPort ? nextBoundary(from) : from);
+      Optional<ChannelSpan> hit = reserved.firstTouching(common);
+      if (hit.isEmpty()) {
+        return common.end();
+      }
+      from = hit.get().end();
+    }
+  }
+
+  private ChannelSpan layTogether(List<Item> items, int from) {
+    int at = from;
+    for (Item item : items) {
+      item.span = line.packing.lay(line.universeSize, at, item.addresses, item.width);
+      at = item.span.end();
+    }
+    return items.get(0).span.through(items.get(items.size() - 1).span);
+  }
+
+  private int nextBoundary(int channel) {
+    int used = (channel - 1) % line.universeSize;
+    return used == 0 ? channel : channel - used + line.universeSize;
+  }
+
+  private void report(LayoutProblem.Kind kind, Item item) {
+    problems.accept(new LayoutProblem(kind, item.piece, item.section));
+  }
+}

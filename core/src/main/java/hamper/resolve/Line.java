@@ -1,0 +1,140 @@
+package hamper.resolve;
+
+import hamper.address.Packing;
+import hamper.address.PortStart;
+import hamper.address.StartsPer;
+import hamper.catalog.PortKind;
+import hamper.display.Circuit;
+import hamper.display.Controller;
+import hamper.display.Fixture;
+import hamper.display.Leg;
+import hamper.display.Piece;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Run;
+import hamper.display.Section;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One controller while its block is being laid: its runs flattened to items, and what came of it.
+ */
+final class Line {
+  final int index;
+  final Controller controller;
+  final Packing packing;
+  final PortStart portStart;
+  final StartsPer startsPer;
+
+  /** Channels of a universe; 0 on DDP, where there are none. */
+  final int universeSize;
+
+  /** Runs that flow, by kind and port. */
+  final List<List<Item>> flowing = new ArrayList<>();
+
+  /** Runs of the DMX ports in use, by port. */
+  final List<List<Item>> dmx = new ArrayList<>();
+
+  /** The held universe of each DMX run. */
+  final List<Optional<Integer>> dmxHeld = new ArrayList<>();
+
+  int usedChannels;
+  int flowingUniverses;
+  int flowingChannels;
+  Optional<Integer> firstUniverse = Optional.empty();
+  int[] dmxUniverses = {};
+  int displayStart;
+
+  Line(Plan plan, int index) {
+    this.index = index;
+    this.controller = plan.display().controllers().get(index);
+    var dialect = plan.modelOf(controller).dialect();
+    boolean universes = controller.protocol().usesUniverses();
+    universeSize = universes ? controller.settings().universeSize() : 0;
+    packing = universes ? controller.packing().orElse(dialect.packing()) : Packing.CONTIGUOUS;
+    portStart =
+        universes ? controller.portStart().orElse(dialect.portStart()) : PortStart.NEXT_CHANNEL;
+    startsPer = dialect.startsPer();
+    for (Run run : controller.runs()) {
+      if (!run.legs().isEmpty()) {
+        add(run, flatten(plan, run));
+      }
+    }
+  }
+
+  boolean usesUniverses() {
+    return universeSize > 0;
+  }
+
+  /** Whether it takes channels of the display at all; a host does not. */
+  boolean hasBlock() {
+    return flowingChannels > 0 || !dmx.isEmpty();
+  }
+
+  int channels() {
+    return flowingChannels + dmx.size() * Resolver.DMX_SLOTS;
+  }
+
+  private void add(Run run, List<Item> items) {
+    if (run.kind() == PortKind.DMX) {
+      dmx.add(items);
+      dmxHeld.add(usesUniverses() ? run.universe() : Optional.empty());
+    } else {
+      flowing.add(items);
+    }
+  }
+
+  private List<Item> flatten(Plan plan, Run run) {
+    List<Item> items = new ArrayList<>();
+    PortRef port = new PortRef(controller.id(), run.kind(), run.port());
+    for (int l = 0; l < run.legs().size(); l++) {
+      Leg leg = run.legs().get(l);
+      Piece piece = plan.existingPiece(leg.piece()).piece();
+      if (piece instanceof PixelString string) {
+        int width = plan.typeOf(string).channels();
+        for (int s = 0; s < string.sections().size(); s++) {
+          Section section = string.sections().get(s);
+          items.add(
+              new Item(
+                  port,
+                  items.size() + 1,
+                  l,
+                  piece.id(),
+                  s,
+                  section.pixels(),
+                  section.addresses(),
+                  width,
+                  section.hold(),
+                  leg.mirrorOf(),
+                  0));
+        }
+      } else if (piece instanceof Circuit circuit) {
+        items.add(single(port, items.size() + 1, l, leg, circuit));
+      } else if (piece instanceof Fixture fixture) {
+        items.add(slots(port, items.size() + 1, l, leg, fixture));
+      }
+    }
+    return items;
+  }
+
+  private static Item single(PortRef port, int position, int l, Leg leg, Circuit circuit) {
+    return new Item(port, position, l, circuit.id(), 0, 1, 1, 1, circuit.hold(), leg.mirrorOf(), 0);
+  }
+
+  private static Item slots(PortRef port, int position, int l, Leg leg, Fixture fixture) {
+    return new Item(
+        port,
+        position,
+        l,
+        fixture.id(),
+        0,
+        0,
+        0,
+        fixture.channels(),
+        Optional.empty(),
+        leg.mirrorOf(),
+        fixture.slot());
+  }
+}
