@@ -67,7 +67,7 @@ public record DeviceModel(
   }
 
   /** Whether this device is a host: it sends, and drives no light of its own. */
-  public boolean isHost() {
+  public boolean hostOnly() {
     return protocols.isEmpty();
   }
 }

@@ -12,7 +12,7 @@ public final class Configurations {
 
   public static List<Configuration> of(Plan plan, Resolution resolution) {
     return IntStream.range(0, plan.display().controllers().size())
-        .filter(i -> !plan.modelOf(plan.display().controllers().get(i)).isHost())
+        .filter(i -> !plan.modelOf(plan.display().controllers().get(i)).hostOnly())
         .mapToObj(i -> of(plan, resolution, i))
         .toList();
   }

@@ -64,7 +64,7 @@ public record Controller(
             runs.stream()
                 .filter(other -> other.kind() != run.kind() || other.port() != run.port())
                 .toList());
-    if (!run.isBlank()) {
+    if (!run.blank()) {
       kept.add(run);
     }
     return withRuns(kept);

@@ -165,7 +165,7 @@ public final class Plan {
                         "no device model has this id; the catalogue lists them"));
     Protocol protocol = controller.protocol();
     Require.that(
-        model.isHost() ? protocol == Protocol.NONE : model.support(protocol).isPresent(),
+        model.hostOnly() ? protocol == Protocol.NONE : model.support(protocol).isPresent(),
         place + ".settings.protocol",
         protocol,
         model.title() + " takes " + spoken(model));
@@ -176,7 +176,7 @@ public final class Plan {
   }
 
   private static String spoken(DeviceModel model) {
-    return model.isHost()
+    return model.hostOnly()
         ? "NONE, since it is a host"
         : String.join(", ", model.protocols().stream().map(s -> s.protocol().name()).toList());
   }

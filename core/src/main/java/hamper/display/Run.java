@@ -40,7 +40,7 @@ public record Run(
   }
 
   /** Whether nothing hangs here and nothing is set, so that it need not be kept. */
-  public boolean isBlank() {
+  public boolean blank() {
     return legs.isEmpty() && universe.isEmpty() && brightness.isEmpty();
   }
 }

@@ -1,0 +1,47 @@
+package hamper.files;
+
+import hamper.catalog.Catalog;
+import hamper.catalog.DeviceModel;
+import hamper.catalog.PixelType;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+
+/** The catalogue that ships with Hamper, and catalogue files of users. */
+public final class CatalogueFiles {
+  private static final List<String> SHIPPED =
+      List.of("ostrand", "quillby", "tarn-and-hythe", "hosts", "pixel-types");
+
+  private CatalogueFiles() {}
+
+  /** The content of one catalogue file. */
+  public record Content(
+      String format, int formatVersion, List<DeviceModel> models, List<PixelType> pixelTypes) {}
+
+  /** Reads all shipped files. */
+  public static Catalog shipped() {
+    List<DeviceModel> models = new ArrayList<>();
+    List<PixelType> pixelTypes = new ArrayList<>();
+    for (String name : SHIPPED) {
+      Content content = read(bytes("/hamper/catalogue/" + name + ".json"));
+      models.addAll(content.models());
+      pixelTypes.addAll(content.pixelTypes());
+    }
+    return Catalog.of(models, pixelTypes);
+  }
+
+  /** @throws BadFileException with every reason and its place */
+  public static Content read(byte[] bytes) {
+    return DisplayFile.bind(Formats.read(bytes, "catalogue"), Content.class);
+  }
+
+  private static byte[] bytes(String resource) {
+    try (InputStream in = CatalogueFiles.class.getResourceAsStream(resource)) {
+      return in.readAllBytes();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

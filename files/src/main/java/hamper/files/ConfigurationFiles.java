@@ -1,0 +1,95 @@
+package hamper.files;
+
+import hamper.config.Configuration;
+import hamper.config.SendLine;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.List;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Configuration documents and send lists. The same plan gives the same bytes. Formats:
+ * docs/formats/configuration.schema.json, docs/formats/send-list.md.
+ */
+public final class ConfigurationFiles {
+  private static final List<String> HEADER =
+      List.of(
+          "source",
+          "controller",
+          "protocol",
+          "transport",
+          "destination",
+          "first universe",
+          "universes",
+          "size",
+          "offset",
+          "display start");
+
+  private ConfigurationFiles() {}
+
+  /** One controller's document. */
+  public static String json(Configuration configuration) {
+    ObjectNode root = Json.MAPPER.createObjectNode();
+    root.put("format", "hamper-configuration");
+    root.put("formatVersion", 1);
+    root.put("fingerprint", fingerprint(configuration));
+    root.setAll((ObjectNode) Json.MAPPER.valueToTree(configuration));
+    return pretty(root);
+  }
+
+  /** SHA-256 of what the device is told: equal exactly where the content is equal. */
+  public static String fingerprint(Configuration configuration) {
+    byte[] content = Json.MAPPER.writeValueAsBytes(configuration);
+    try {
+      byte[] digest = MessageDigest.getInstance("SHA-256").digest(content);
+      return "sha256:" + HexFormat.of().formatHex(digest);
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("Every Java has SHA-256; this one does not", e);
+    }
+  }
+
+  /** A file name made of the tag, which has letters and digits only. */
+  public static String fileName(Configuration configuration) {
+    return configuration.tag() + ".configuration.json";
+  }
+
+  public static String sendListJson(String display, List<SendLine> lines) {
+    ObjectNode root = Json.MAPPER.createObjectNode();
+    root.put("format", "hamper-send-list");
+    root.put("formatVersion", 1);
+    root.put("display", display);
+    root.set("lines", Json.MAPPER.valueToTree(lines));
+    return pretty(root);
+  }
+
+  public static String sendListCsv(List<SendLine> lines) {
+    return Csv.write(
+        HEADER,
+        lines.stream()
+            .<List<?>>map(
+                line ->
+                    List.of(
+                        line.source(),
+                        line.controller(),
+                        line.protocol(),
+                        line.transport(),
+                        line.destination(),
+                        line.firstUniverse(),
+                        line.universes(),
+                        line.size(),
+                        line.offset(),
+                        line.displayStart()))
+            .toList());
+  }
+
+  /** UTF-8 bytes, as files hold them. */
+  public static byte[] bytes(String text) {
+    return text.getBytes(StandardCharsets.UTF_8);
+  }
+
+  private static String pretty(ObjectNode root) {
+    return Json.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
+  }
+}

@@ -1,0 +1,80 @@
+package hamper.files;
+
+import com.fasterxml.jackson.annotation.JsonCreator;
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.fasterxml.jackson.annotation.JsonValue;
+import hamper.address.ColourOrder;
+import hamper.address.IpAddress;
+import hamper.display.Circuit;
+import hamper.display.Fixture;
+import hamper.display.Piece;
+import hamper.display.PixelString;
+import hamper.edit.Edit;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.MapperFeature;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.jsontype.NamedType;
+
+/**
+ * How the core's values are written as JSON, in files, in the log and over the API. The core itself
+ * knows nothing of it.
+ */
+public final class Json {
+  public static final JsonMapper MAPPER = configure(JsonMapper.builder()).build();
+
+  private Json() {}
+
+  /** Sets a builder up as everything here reads and writes. */
+  public static JsonMapper.Builder configure(JsonMapper.Builder builder) {
+    builder
+        .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+        .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+        .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+        .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES)
+        .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT)
+        .disable(MapperFeature.ALLOW_COERCION_OF_SCALARS)
+        .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)
+        .disable(MapperFeature.SORT_PROPERTIES_ALPHABETICALLY)
+        .changeDefaultPropertyInclusion(
+            include -> include.withValueInclusion(JsonInclude.Include.NON_ABSENT))
+        .addMixIn(ColourOrder.class, ColourOrderText.class)
+        .addMixIn(IpAddress.class, IpAddressText.class)
+        .addMixIn(Piece.class, PieceKinds.class)
+        .addMixIn(Edit.class, EditTypes.class);
+    for (Class<?> edit : Edit.class.getPermittedSubclasses()) {
+      builder.registerSubtypes(new NamedType(edit, edit.getSimpleName()));
+    }
+    return builder;
+  }
+
+  private abstract static class ColourOrderText {
+    @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
+    ColourOrderText(String letters) {}
+
+    @JsonValue
+    abstract String letters();
+  }
+
+  private abstract static class IpAddressText {
+    @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
+    IpAddressText(String text) {}
+
+    @JsonValue
+    abstract String text();
+  }
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = PixelString.class, name = "string"),
+    @JsonSubTypes.Type(value = Circuit.class, name = "circuit"),
+    @JsonSubTypes.Type(value = Fixture.class, name = "fixture")
+  })
+  private interface PieceKinds {}
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
+  private interface EditTypes {}
+}
