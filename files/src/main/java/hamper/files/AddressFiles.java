@@ -80,8 +80,7 @@ public final class AddressFiles {
               row.held(),
               row.mirror(),
               String.join(
-                  "; ",
-                  overlaps.getOrDefault(key(row.pieceId(), row.section()), List.of()))));
+                  "; ", overlaps.getOrDefault(key(row.pieceId(), row.section()), List.of()))));
     }
     return Csv.write(HEADER, rows);
   }
@@ -96,8 +95,7 @@ public final class AddressFiles {
     return told;
   }
 
-  private static void tell(
-      Map<String, List<String>> told, Place of, Place with, Shared shared) {
+  private static void tell(Map<String, List<String>> told, Place of, Place with, Shared shared) {
     told.computeIfAbsent(key(of.pieceId(), of.section()), key -> new ArrayList<>())
         .add(
             "%s-%s%d position %d, %d channels %s"

@@ -19,8 +19,8 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
- * Every section, circuit and fixture with its addresses, every controller's block, and all overlaps.
- * Format: docs/formats/addresses.md.
+ * Every section, circuit and fixture with its addresses, every controller's block, and all
+ * overlaps. Format: docs/formats/addresses.md.
  */
 public record AddressTable(
     String display, List<Row> sections, List<Block> controllers, List<Shared> overlaps) {

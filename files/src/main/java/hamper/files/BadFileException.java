@@ -12,7 +12,9 @@ public final class BadFileException extends RuntimeException {
 
   private final List<Reason> reasons;
 
-  /** @param reasons at least one */
+  /**
+   * @param reasons at least one
+   */
   public BadFileException(List<Reason> reasons) {
     super(
         String.join(

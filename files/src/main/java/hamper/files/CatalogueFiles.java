@@ -32,7 +32,9 @@ public final class CatalogueFiles {
     return Catalog.of(models, pixelTypes);
   }
 
-  /** @throws BadFileException with every reason and its place */
+  /**
+   * @throws BadFileException with every reason and its place
+   */
   public static Content read(byte[] bytes) {
     return DisplayFile.bind(Formats.read(bytes, "catalogue"), Content.class);
   }

@@ -14,11 +14,12 @@ final class Csv {
 
   private Csv() {}
 
-  /** @param rows of texts, numbers, truth values or optional ones of these */
+  /**
+   * @param rows of texts, numbers, truth values or optional ones of these
+   */
   static String write(List<String> header, List<List<?>> rows) {
     StringWriter out = new StringWriter();
-    CSVFormat format =
-        CSVFormat.RFC4180.builder().setHeader(header.toArray(String[]::new)).get();
+    CSVFormat format = CSVFormat.RFC4180.builder().setHeader(header.toArray(String[]::new)).get();
     try (CSVPrinter printer = new CSVPrinter(out, format)) {
       for (List<?> row : rows) {
         printer.printRecord(row.stream().map(Csv::cell).toList());

@@ -1,6 +1,7 @@
 package hamper.files;
 
 import hamper.value.RefusedException;
+import java.util.Locale;
 import tools.jackson.core.JacksonException;
 
 /** Turns what a JSON library says into a refusal with its place. */
@@ -15,8 +16,12 @@ public final class Refusals {
         return path.isEmpty() || path.endsWith(refused.place()) ? refused : refused.within(path);
       }
     }
-    return new RefusedException(
-        path.isEmpty() ? "body" : path, "what stands there", e.getOriginalMessage());
+    String place = path.isEmpty() ? "body" : path;
+    // the library's words for a field that is not there
+    if (String.valueOf(e.getOriginalMessage()).toLowerCase(Locale.ROOT).contains("null")) {
+      return new RefusedException(place, "nothing", "this field has to be there");
+    }
+    return new RefusedException(place, "what stands there", e.getOriginalMessage());
   }
 
   private static String path(JacksonException e) {

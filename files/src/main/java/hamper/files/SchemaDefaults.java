@@ -17,7 +17,9 @@ final class SchemaDefaults {
   private final Function<String, JsonNode> load;
   private final Map<String, JsonNode> files = new ConcurrentHashMap<>();
 
-  /** @param load the schema of a file name */
+  /**
+   * @param load the schema of a file name
+   */
   SchemaDefaults(Function<String, JsonNode> load) {
     this.load = load;
   }

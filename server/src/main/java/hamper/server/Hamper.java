@@ -1,0 +1,46 @@
+package hamper.server;
+
+import hamper.server.cli.AddressesCommand;
+import hamper.server.cli.CheckCommand;
+import hamper.server.cli.ConfigureCommand;
+import hamper.server.cli.DemoCommand;
+import hamper.server.cli.ServeCommand;
+import hamper.server.cli.Trouble;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+
+/** The program. */
+@Command(
+    name = "hamper",
+    mixinStandardHelpOptions = true,
+    version = "Hamper 0.1.0",
+    description = "Plan, check and hand over holiday light displays.",
+    subcommands = {
+      DemoCommand.class,
+      ServeCommand.class,
+      CheckCommand.class,
+      AddressesCommand.class,
+      ConfigureCommand.class
+    })
+public final class Hamper {
+  /** Exit code: the input cannot be used. */
+  public static final int UNUSABLE = 2;
+
+  private Hamper() {}
+
+  public static void main(String[] args) {
+    int code = run(args);
+    // a server goes on in its own threads
+    if (code != ServeCommand.RUNNING) {
+      System.exit(code);
+    }
+  }
+
+  /** Runs a command; answers its exit code. */
+  public static int run(String... args) {
+    return new CommandLine(new Hamper())
+        .setExecutionExceptionHandler(Trouble::handle)
+        .setCaseInsensitiveEnumValuesAllowed(true)
+        .execute(args.length == 0 ? new String[] {"--help"} : args);
+  }
+}

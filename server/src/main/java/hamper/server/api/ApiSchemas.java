@@ -1,0 +1,105 @@
+package hamper.server.api;
+
+import hamper.address.ColourOrder;
+import hamper.address.IpAddress;
+import hamper.display.Circuit;
+import hamper.display.Fixture;
+import hamper.display.PixelString;
+import hamper.edit.Edit;
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.media.StringSchema;
+import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.stereotype.Component;
+
+/**
+ * Tells the generated OpenAPI document what the records say and it does not see: which fields are
+ * always there, which values are written as plain text, and by which field kinds are told apart.
+ */
+@Component
+class ApiSchemas implements OpenApiCustomizer {
+  private static final List<Class<?>> ROOTS =
+      List.of(
+          DisplayView.class,
+          Delta.class,
+          Preview.class,
+          DisplaysController.Listed.class,
+          DisplaysController.NewDisplay.class,
+          DisplaysController.EditRequest.class,
+          DisplaysController.PreviewRequest.class,
+          DisplaysController.VersionRequest.class,
+          HandoverController.HandoverView.class,
+          CatalogueController.CatalogueView.class);
+  private static final Map<Class<?>, String> KINDS =
+      Map.of(PixelString.class, "string", Circuit.class, "circuit", Fixture.class, "fixture");
+
+  @Override
+  public void customise(OpenAPI api) {
+    @SuppressWarnings("rawtypes") Map<String, Schema> schemas = api.getComponents().getSchemas();
+    api.setServers(List.of()); // the document is the same wherever it is served
+    Map<String, Class<?>> records = new LinkedHashMap<>();
+    ROOTS.forEach(root -> collect(root, records));
+    records.forEach((name, type) -> complete(schemas, name, type));
+    schemas.put(ColourOrder.class.getSimpleName(), new StringSchema().example("GRB"));
+    schemas.put(IpAddress.class.getSimpleName(), new StringSchema().example("198.51.100.11"));
+  }
+
+  private static void complete(@SuppressWarnings("rawtypes") Map<String, Schema> schemas, String name, Class<?> type) {
+    Schema<?> schema = ownProperties(schemas.get(name));
+    if (schema == null) {
+      return;
+    }
+    schemas.put(name, schema);
+    for (RecordComponent component : type.getRecordComponents()) {
+      if (component.getType() != Optional.class) {
+        schema.addRequiredItem(component.getName());
+      }
+    }
+    if (Edit.class.isAssignableFrom(type)) {
+      tellApart(schema, "type", name);
+    } else if (KINDS.containsKey(type)) {
+      tellApart(schema, "kind", KINDS.get(type));
+    }
+  }
+
+  /** Of a type that extends another, the part with its own properties. */
+  private static Schema<?> ownProperties(Schema<?> schema) {
+    if (schema == null || schema.getAllOf() == null) {
+      return schema;
+    }
+    return schema.getAllOf().stream()
+        .filter(part -> part.getProperties() != null)
+        .findFirst()
+        .orElse(schema);
+  }
+
+  private static void tellApart(Schema<?> schema, String field, String value) {
+    schema.addProperty(field, new StringSchema().addEnumItem(value));
+    schema.addRequiredItem(field);
+  }
+
+  private static void collect(Type type, Map<String, Class<?>> records) {
+    if (type instanceof ParameterizedType generic) {
+      for (Type argument : generic.getActualTypeArguments()) {
+        collect(argument, records);
+      }
+    } else if (type instanceof Class<?> one && one.isSealed()) {
+      for (Class<?> permitted : one.getPermittedSubclasses()) {
+        collect(permitted, records);
+      }
+    } else if (type instanceof Class<?> one
+        && one.isRecord()
+        && records.putIfAbsent(one.getSimpleName(), one) == null) {
+      for (RecordComponent component : one.getRecordComponents()) {
+        collect(component.getGenericType(), records);
+      }
+    }
+  }
+}

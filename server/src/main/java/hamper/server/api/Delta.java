@@ -1,0 +1,31 @@
+package hamper.server.api;
+
+import hamper.check.Finding;
+import hamper.display.DisplaySettings;
+import hamper.display.Zone;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What an edit changed, for windows that had the version before.
+ *
+ * @param label of the edit
+ * @param moved a line on which legs got other addresses; empty where none did
+ * @param controllers those that look different
+ * @param controllerOrder the ids of all, in list order
+ * @param findings all of them, where any changed
+ */
+public record Delta(
+    int fromVersion,
+    int version,
+    String label,
+    String moved,
+    String name,
+    DisplaySettings settings,
+    List<Zone> zones,
+    List<ControllerView> controllers,
+    List<String> controllerOrder,
+    List<PropView> props,
+    List<String> propOrder,
+    Optional<List<Finding>> findings,
+    UndoView undo) {}

@@ -1,0 +1,83 @@
+package hamper.server.api;
+
+import hamper.change.Moves;
+import hamper.check.Checks;
+import hamper.check.Facts;
+import hamper.check.Finding;
+import hamper.edit.Edit;
+import hamper.server.live.LiveDisplay;
+import hamper.server.live.Step;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Compares views of two facts, so that answers hold what changed and not everything. */
+final class Deltas {
+  private Deltas() {}
+
+  static DisplayView whole(LiveDisplay display) {
+    LiveDisplay.Look look = display.look();
+    var plan = look.facts().plan().display();
+    return new DisplayView(
+        display.id(),
+        look.version(),
+        plan.name(),
+        plan.settings(),
+        plan.zones(),
+        Views.props(look.facts()),
+        Views.controllers(look.facts()),
+        Checks.run(look.facts()),
+        new UndoView(look.undoLabel(), look.redoLabel()));
+  }
+
+  static Delta of(Step step, UndoView undo) {
+    var now = step.after().plan().display();
+    List<ControllerView> controllers = Views.controllers(step.after());
+    List<PropView> props = Views.props(step.after());
+    List<Finding> findings = Checks.run(step.after());
+    return new Delta(
+        step.fromVersion(),
+        step.version(),
+        step.label(),
+        moved(step.before(), step.after()),
+        now.name(),
+        now.settings(),
+        now.zones(),
+        added(Views.controllers(step.before()), controllers),
+        controllers.stream().map(view -> view.controller().id()).toList(),
+        added(Views.props(step.before()), props),
+        props.stream().map(view -> view.prop().id()).toList(),
+        findings.equals(Checks.run(step.before())) ? Optional.empty() : Optional.of(findings),
+        undo);
+  }
+
+  static Preview preview(Facts before, Edit edit) {
+    Facts after = Facts.of(edit.applyTo(before.plan()).plan());
+    List<Finding> was = Checks.run(before);
+    List<Finding> is = Checks.run(after);
+    return new Preview(
+        edit.label(before.plan()),
+        moved(before, after),
+        added(lanes(before), lanes(after)),
+        added(was, is),
+        added(is, was));
+  }
+
+  private static String moved(Facts before, Facts after) {
+    return Moves.between(before.resolution(), after.resolution()).told(after.plan());
+  }
+
+  private static List<LaneView> lanes(Facts facts) {
+    List<LaneView> lanes = new ArrayList<>();
+    Views.controllers(facts).forEach(controller -> lanes.addAll(controller.lanes()));
+    return lanes;
+  }
+
+  /** Those of the second list that the first has not. */
+  private static <T> List<T> added(List<T> before, List<T> after) {
+    Set<T> known = new HashSet<>(before);
+    return after.stream().filter(view -> !known.contains(view)).toList();
+  }
+}

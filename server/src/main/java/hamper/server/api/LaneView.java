@@ -1,0 +1,25 @@
+package hamper.server.api;
+
+import hamper.display.PortRef;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One port with what hangs on it.
+ *
+ * @param written as on a cable tag: K1-7
+ * @param label the pin where the board names pins, else the number
+ * @param present whether the port is there in the controller's mode
+ * @param modelLimit most pixels of three channels the model drives there, where it carries pixels
+ * @param universe of a DMX port in use
+ */
+public record LaneView(
+    PortRef port,
+    String written,
+    String label,
+    boolean present,
+    Optional<Integer> modelLimit,
+    Optional<Double> fuseAmps,
+    Optional<Integer> universe,
+    Optional<LoadView> load,
+    List<LegView> legs) {}

@@ -1,0 +1,25 @@
+package hamper.server.api;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One leg of a run.
+ *
+ * @param title of the piece, as people call it
+ * @param nullPixels of the gap before it
+ * @param pixels that light
+ * @param places on the wire: pixels and null pixels, gap included
+ */
+public record LegView(
+    String piece,
+    String prop,
+    String title,
+    Optional<String> zone,
+    int nullPixels,
+    double cableMetres,
+    Optional<String> mirrorOf,
+    int pixels,
+    int places,
+    int brightness,
+    List<SectionView> sections) {}

@@ -1,0 +1,74 @@
+package hamper.server.api;
+
+import hamper.files.BadFileException;
+import hamper.files.Refusals;
+import hamper.server.live.NoSuchDisplayException;
+import hamper.server.live.StaleVersionException;
+import hamper.value.RefusedException;
+import java.util.List;
+import java.util.Map;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import tools.jackson.core.JacksonException;
+
+/** Every error in one shape (RFC 9457): what was wrong, the value, what is allowed. */
+@RestControllerAdvice
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class Problems {
+  @ExceptionHandler
+  ProblemDetail refused(RefusedException e) {
+    ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_CONTENT, "Refused", e.getMessage());
+    problem.setProperty("field", e.place());
+    problem.setProperty("value", e.found());
+    problem.setProperty("allowed", e.allowed());
+    return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail badFile(BadFileException e) {
+    ProblemDetail problem =
+        problem(
+            HttpStatus.UNPROCESSABLE_CONTENT,
+            "This file cannot be used; nothing was stored",
+            e.getMessage());
+    List<Map<String, String>> reasons =
+        e.reasons().stream()
+            .map(reason -> Map.of("place", reason.place(), "message", reason.message()))
+            .toList();
+    problem.setProperty("reasons", reasons);
+    return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail stale(StaleVersionException e) {
+    ProblemDetail problem =
+        problem(HttpStatus.CONFLICT, "The display has moved on", e.getMessage());
+    problem.setProperty("version", e.version());
+    problem.setProperty("since", e.since());
+    return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail unknown(NoSuchDisplayException e) {
+    return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail unreadable(HttpMessageNotReadableException e) {
+    if (e.getCause() instanceof JacksonException json) {
+      return refused(Refusals.of(json));
+    }
+    return problem(HttpStatus.BAD_REQUEST, "Unreadable", "The body is missing or not JSON");
+  }
+
+  private static ProblemDetail problem(HttpStatus status, String title, String detail) {
+    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+    problem.setTitle(title);
+    return problem;
+  }
+}

@@ -1,0 +1,27 @@
+package hamper.server.api;
+
+import java.util.Optional;
+
+/**
+ * One section, circuit or fixture as it stands.
+ *
+ * @param section in its piece, from 0
+ * @param start first slot on the wire as universe:channel, or the byte on DDP
+ * @param end last slot, included
+ * @param device the start as the device's own dialect writes it
+ */
+public record SectionView(
+    int section,
+    int pixels,
+    int nullPixels,
+    int addresses,
+    int channels,
+    boolean held,
+    boolean mirror,
+    Optional<Integer> controllerStart,
+    Optional<Integer> controllerEnd,
+    Optional<Integer> displayStart,
+    Optional<Integer> displayEnd,
+    Optional<String> start,
+    Optional<String> end,
+    Optional<Integer> deviceUniverse) {}

@@ -1,0 +1,225 @@
+package hamper.server.api;
+
+import hamper.address.ChannelSpan;
+import hamper.address.UniverseChannel;
+import hamper.address.UniverseGrid;
+import hamper.catalog.DeviceModel;
+import hamper.catalog.PortGroup;
+import hamper.catalog.PortKind;
+import hamper.check.Facts;
+import hamper.display.Brightness;
+import hamper.display.Controller;
+import hamper.display.Fixture;
+import hamper.display.Leg;
+import hamper.display.LegAt;
+import hamper.display.Piece;
+import hamper.display.PieceAt;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Prop;
+import hamper.display.Run;
+import hamper.display.Section;
+import hamper.load.PortLoads;
+import hamper.resolve.ControllerBlock;
+import hamper.resolve.Placement;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+
+/** Makes views from facts. Pure functions. */
+final class Views {
+  private final Facts facts;
+  private final Plan plan;
+
+  private Views(Facts facts) {
+    this.facts = facts;
+    this.plan = facts.plan();
+  }
+
+  static List<ControllerView> controllers(Facts facts) {
+    Views views = new Views(facts);
+    return IntStream.range(0, facts.plan().display().controllers().size())
+        .mapToObj(views::controller)
+        .toList();
+  }
+
+  static List<PropView> props(Facts facts) {
+    Views views = new Views(facts);
+    return facts.plan().display().props().stream().map(views::prop).toList();
+  }
+
+  private ControllerView controller(int index) {
+    Controller controller = plan.display().controllers().get(index);
+    DeviceModel model = plan.modelOf(controller);
+    return new ControllerView(
+        controller,
+        model.title(),
+        model.hostOnly(),
+        model.wifi(),
+        controller.protocol(),
+        controller.portStart().orElse(model.dialect().portStart()),
+        model.dialect().style().title(),
+        block(controller, facts.resolution().blocks().get(index)),
+        lanes(index, controller, model));
+  }
+
+  private static ControllerView.BlockView block(Controller controller, ControllerBlock block) {
+    boolean any = block.flowingChannels() > 0;
+    int size = controller.settings().universeSize();
+    Optional<UniverseGrid> grid =
+        block.firstUniverse().filter(u -> any).map(u -> new UniverseGrid(u, size));
+    boolean bytes = any && !controller.protocol().usesUniverses();
+    return new ControllerView.BlockView(
+        block.channels(),
+        block.usedChannels(),
+        block.flowingChannels(),
+        block.universes(),
+        block.flowingUniverses(),
+        size,
+        block.firstUniverse(),
+        block.displayStart() > 0 ? Optional.of(block.displayStart()) : Optional.empty(),
+        bytes ? Optional.of("0") : grid.map(g -> g.at(1).toString()),
+        bytes
+            ? Optional.of(String.valueOf(block.flowingChannels() - 1))
+            : grid.map(g -> g.at(block.flowingChannels()).toString()));
+  }
+
+  /** All ports of the mode, and those beyond it that still carry something. */
+  private List<LaneView> lanes(int index, Controller controller, DeviceModel model) {
+    Map<PortRef, List<Placement>> placements =
+        facts.resolution().byController().get(index).stream()
+            .collect(Collectors.groupingBy(Placement::port));
+    List<LaneView> lanes = new ArrayList<>();
+    for (PortGroup group : model.ports()) {
+      TreeSet<Integer> ports = new TreeSet<>();
+      int most = group.modeOrFirst(controller.settings().mode()).ports();
+      IntStream.rangeClosed(1, most).forEach(ports::add);
+      controller.runs().stream()
+          .filter(run -> run.kind() == group.kind())
+          .forEach(run -> ports.add(run.port()));
+      for (int port : ports) {
+        PortRef ref = new PortRef(controller.id(), group.kind(), port);
+        lanes.add(lane(ref, index, group, placements.getOrDefault(ref, List.of())));
+      }
+    }
+    return lanes;
+  }
+
+  private LaneView lane(PortRef port, int index, PortGroup group, List<Placement> placements) {
+    Controller controller = plan.display().controllers().get(index);
+    Run run =
+        controller
+            .run(port.kind(), port.port())
+            .orElse(Run.of(port.kind(), port.port(), List.of()));
+    ControllerBlock block = facts.resolution().blocks().get(index);
+    int pins = group.pins().size();
+    return new LaneView(
+        port,
+        port.written(controller.tag()),
+        port.port() <= pins ? group.pins().get(port.port() - 1) : String.valueOf(port.port()),
+        plan.hasPort(port),
+        port.kind() == PortKind.PIXEL
+            ? plan.modeOf(controller, port.kind())
+                .flatMap(mode -> mode.pixelLimit(3).stream().boxed().findFirst())
+            : Optional.empty(),
+        group.fuseAmps(),
+        Optional.ofNullable(block.dmxUniverses().get(port)),
+        PortLoads.of(plan, controller, run).map(LoadView::of),
+        legs(controller, run, placements));
+  }
+
+  private List<LegView> legs(Controller controller, Run run, List<Placement> placements) {
+    Map<Integer, List<Placement>> byLeg =
+        placements.stream().collect(Collectors.groupingBy(Placement::leg));
+    return IntStream.range(0, run.legs().size())
+        .mapToObj(i -> leg(controller, run, run.legs().get(i), byLeg.getOrDefault(i, List.of())))
+        .toList();
+  }
+
+  private LegView leg(Controller controller, Run run, Leg leg, List<Placement> placements) {
+    PieceAt at = plan.existingPiece(leg.piece());
+    List<SectionView> sections =
+        placements.stream().map(placement -> section(controller, at.piece(), placement)).toList();
+    int pixels = pixels(at.piece());
+    int nulls = at.piece() instanceof PixelString string ? string.nullPixels() : 0;
+    Section first =
+        at.piece() instanceof PixelString string ? string.sections().get(0) : Section.of(1);
+    return new LegView(
+        leg.piece(),
+        at.prop().id(),
+        at.title(),
+        at.prop().zone(),
+        leg.nullPixels(),
+        leg.cableMetres(),
+        leg.mirrorOf(),
+        pixels,
+        pixels + nulls + leg.nullPixels(),
+        Brightness.percent(first, at.prop(), run, controller),
+        sections);
+  }
+
+  private SectionView section(Controller controller, Piece piece, Placement at) {
+    boolean bytes = !controller.protocol().usesUniverses();
+    Optional<ChannelSpan> span = at.controllerChannels();
+    Optional<Integer> display =
+        at.displayStart() > 0 ? Optional.of(at.displayStart()) : Optional.empty();
+    return new SectionView(
+        at.section(),
+        at.pixels(),
+        piece instanceof PixelString string ? string.sections().get(at.section()).nullPixels() : 0,
+        at.addresses(),
+        at.channels(),
+        at.held(),
+        at.mirror(),
+        span.map(ChannelSpan::start),
+        span.map(ChannelSpan::last),
+        display,
+        display.map(start -> at.displayEnd()),
+        bytes
+            ? span.map(s -> String.valueOf(s.start() - 1))
+            : at.start().map(UniverseChannel::toString),
+        bytes
+            ? span.map(s -> String.valueOf(s.last() - 1))
+            : at.end().map(UniverseChannel::toString),
+        at.start()
+            .map(
+                start ->
+                    plan.modelOf(controller)
+                        .dialect()
+                        .written(controller.protocol(), start.universe())));
+  }
+
+  private PropView prop(Prop prop) {
+    return new PropView(prop, prop.pieces().stream().map(piece -> piece(prop, piece)).toList());
+  }
+
+  private PropView.PieceView piece(Prop prop, Piece piece) {
+    Optional<PortRef> port = plan.leg(piece.id()).map(LegAt::port);
+    int nulls = piece instanceof PixelString string ? string.nullPixels() : 0;
+    return new PropView.PieceView(
+        piece,
+        prop.titleOf(piece),
+        pixels(piece),
+        nulls,
+        channels(piece),
+        port,
+        port.map(plan::written));
+  }
+
+  private static int pixels(Piece piece) {
+    return piece instanceof PixelString string ? string.pixels() : 0;
+  }
+
+  private int channels(Piece piece) {
+    if (piece instanceof PixelString string) {
+      int width = plan.typeOf(string).channels();
+      return string.sections().stream().mapToInt(s -> s.addresses() * width).sum();
+    }
+    return piece instanceof Fixture fixture ? fixture.channels() : 1;
+  }
+}

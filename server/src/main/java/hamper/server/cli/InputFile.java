@@ -1,0 +1,27 @@
+package hamper.server.cli;
+
+import hamper.check.Facts;
+import hamper.files.CatalogueFiles;
+import hamper.files.DisplayFile;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import picocli.CommandLine.Parameters;
+
+/** The display file that a command works on. */
+final class InputFile {
+  @Parameters(paramLabel = "FILE", description = "a display file (*.hamper.json)")
+  private Path file;
+
+  Facts read() throws IOException {
+    if (!Files.isRegularFile(file)) {
+      throw new Trouble("%s: there is no such file".formatted(file));
+    }
+    try (InputStream in = Files.newInputStream(file)) {
+      // one byte more than is allowed is enough to refuse it
+      byte[] bytes = in.readNBytes(DisplayFile.MOST_BYTES + 1);
+      return Facts.of(DisplayFile.read(bytes, CatalogueFiles.shipped()));
+    }
+  }
+}

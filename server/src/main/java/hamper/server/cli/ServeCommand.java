@@ -1,0 +1,88 @@
+package hamper.server.cli;
+
+import hamper.server.Server;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.net.BindException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import org.springframework.context.ConfigurableApplicationContext;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+/** {@code hamper serve}: starts the server. */
+@Command(
+    name = "serve",
+    mixinStandardHelpOptions = true,
+    description = "Start Hamper with your own displays.")
+public class ServeCommand implements Callable<Integer> {
+  /** Not an exit code: the server goes on. */
+  public static final int RUNNING = -1;
+
+  @Option(names = "--port", description = "to listen on (default: ${DEFAULT-VALUE})")
+  private int port = 8080;
+
+  @Option(names = "--data", paramLabel = "DIR", description = "the data folder")
+  private Path data;
+
+  @Spec private CommandSpec spec;
+
+  @Override
+  public Integer call() throws IOException {
+    checkPort();
+    Path folder = data == null ? defaultData() : data;
+    Files.createDirectories(folder);
+    ConfigurableApplicationContext context = start(folder);
+    prepare(context);
+    PrintWriter out = spec.commandLine().getOut();
+    out.printf(
+        "Hamper is ready: http://localhost:%s  (data in %s; Ctrl+C stops it)%n",
+        context.getEnvironment().getProperty("local.server.port"), folder);
+    out.flush();
+    return RUNNING;
+  }
+
+  /** Where displays are kept if nobody says otherwise. */
+  protected Path defaultData() {
+    return Path.of("data");
+  }
+
+  /** What is done before the server says that it is ready. */
+  protected void prepare(ConfigurableApplicationContext context) throws IOException {}
+
+  private ConfigurableApplicationContext start(Path folder) {
+    try {
+      return Server.start(port, folder);
+    } catch (RuntimeException e) {
+      for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+        String message = String.valueOf(cause.getMessage());
+        if (message.contains("may be already in use") || message.contains("Database may be")) {
+          throw new Trouble(
+              "The data folder %s is in use by another Hamper; stop it, or name another with --data"
+                  .formatted(folder));
+        }
+      }
+      throw e;
+    }
+  }
+
+  private void checkPort() throws IOException {
+    if (port < 0 || port > 65_535) {
+      throw new Trouble("Port %d: allowed is 0 to 65535".formatted(port));
+    }
+    try (ServerSocket probe = new ServerSocket()) {
+      probe.setReuseAddress(true);
+      probe.bind(new InetSocketAddress(InetAddress.getByName("127.0.0.1"), port));
+    } catch (BindException e) {
+      throw new Trouble(
+          "Port %d is already in use; stop what uses it, or choose another with --port %d"
+              .formatted(port, port + 1));
+    }
+  }
+}

@@ -1,0 +1,2 @@
+/** The command line, in the same program: for people who script. Needs no running server. */
+package hamper.server.cli;

@@ -1,0 +1,10 @@
+package hamper.server.live;
+
+import hamper.check.Facts;
+
+/**
+ * One step of a display: what was and what is.
+ *
+ * @param label of what was done; empty for a display that was just opened
+ */
+public record Step(int fromVersion, int version, String label, Facts before, Facts after) {}

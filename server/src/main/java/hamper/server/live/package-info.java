@@ -1,0 +1,2 @@
+/** Displays in memory: one door for edits, undo and redo. */
+package hamper.server.live;

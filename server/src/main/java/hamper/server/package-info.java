@@ -1,0 +1,2 @@
+/** The program: command line, REST API and storage around the core. */
+package hamper.server;

@@ -1,0 +1,59 @@
+package hamper.server.safety;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.net.URI;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Keeps strangers out of a program that trusts whoever sits at the machine: the Host header has to
+ * name this machine (no DNS rebinding), and whatever changes something has to come from our own
+ * pages.
+ */
+@Component
+class LocalOnlyFilter extends OncePerRequestFilter {
+  private static final Set<String> LOCAL = Set.of("localhost", "127.0.0.1", "[::1]");
+  private static final Set<String> SAFE = Set.of("GET", "HEAD", "OPTIONS");
+  private static final String POLICY =
+      "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline';"
+          + " object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+  @Override
+  protected void doFilterInternal(
+      HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
+    response.setHeader("Content-Security-Policy", POLICY);
+    response.setHeader("X-Content-Type-Options", "nosniff");
+    response.setHeader("Referrer-Policy", "no-referrer");
+    String host = request.getHeader("Host");
+    if (host == null || !LOCAL.contains(withoutPort(host))) {
+      response.sendError(421, "Hamper answers on localhost only");
+    } else if (!SAFE.contains(request.getMethod()) && fromElsewhere(request, host)) {
+      response.sendError(
+          HttpServletResponse.SC_FORBIDDEN, "Changes are taken from Hamper's own pages only");
+    } else {
+      chain.doFilter(request, response);
+    }
+  }
+
+  private static boolean fromElsewhere(HttpServletRequest request, String host) {
+    String origin = request.getHeader("Origin");
+    if (origin == null) {
+      return "cross-site".equals(request.getHeader("Sec-Fetch-Site"));
+    }
+    try {
+      return !host.equalsIgnoreCase(URI.create(origin).getAuthority());
+    } catch (IllegalArgumentException e) {
+      return true;
+    }
+  }
+
+  private static String withoutPort(String host) {
+    return host.replaceFirst(":\\d+$", "").toLowerCase();
+  }
+}

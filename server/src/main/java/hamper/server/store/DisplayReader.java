@@ -1,0 +1,233 @@
+package hamper.server.store;
+
+import hamper.address.ColourOrder;
+import hamper.address.IpAddress;
+import hamper.address.Packing;
+import hamper.address.PortStart;
+import hamper.address.Protocol;
+import hamper.address.Transport;
+import hamper.catalog.DeviceModel;
+import hamper.catalog.PixelType;
+import hamper.catalog.PortKind;
+import hamper.display.Circuit;
+import hamper.display.Controller;
+import hamper.display.ControllerSettings;
+import hamper.display.Display;
+import hamper.display.DisplaySettings;
+import hamper.display.Fixture;
+import hamper.display.Hold;
+import hamper.display.InputRange;
+import hamper.display.Leg;
+import hamper.display.Piece;
+import hamper.display.PixelString;
+import hamper.display.Prop;
+import hamper.display.Run;
+import hamper.display.Section;
+import hamper.display.Zone;
+import hamper.files.Json;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/** Reads a display back from its tables: children first, grouped by what they belong to. */
+final class DisplayReader {
+  private interface Mapper<T> {
+    T map(ResultSet row) throws SQLException;
+  }
+
+  private final JdbcClient db;
+  private final String id;
+
+  private DisplayReader(JdbcClient db, String id) {
+    this.db = db;
+    this.id = id;
+  }
+
+  static Display read(JdbcClient db, String id) {
+    return new DisplayReader(db, id).read();
+  }
+
+  private Display read() {
+    Map<String, List<Section>> sections =
+        grouped("section", "piece_id, place", row -> row.getString("piece_id"), this::section);
+    Map<String, List<Piece>> pieces =
+        grouped(
+            "piece",
+            "prop_id, place",
+            row -> row.getString("prop_id"),
+            row -> piece(row, sections));
+    Map<String, List<Leg>> legs =
+        grouped("leg", "controller_id, kind, port, place", this::portKey, this::leg);
+    Map<String, List<Run>> runs =
+        grouped(
+            "run",
+            "controller_id, kind, port",
+            row -> row.getString("controller_id"),
+            row -> run(row, legs));
+    Map<String, List<InputRange>> inputs =
+        grouped(
+            "controller_input",
+            "controller_id, place",
+            row -> row.getString("controller_id"),
+            row ->
+                new InputRange(
+                    row.getInt("first_universe"), row.getInt("universes"), row.getInt("size")));
+    List<DeviceModel> models = list("own_model", row -> content(row, DeviceModel.class));
+    List<PixelType> types = list("own_pixel_type", row -> content(row, PixelType.class));
+    List<Zone> zones = list("zone", this::zone);
+    List<Prop> props = list("prop", row -> prop(row, pieces));
+    List<Controller> controllers = list("controller", row -> controller(row, inputs, runs));
+    return db.sql("select * from display where id = :id")
+        .param("id", id)
+        .query(
+            (row, n) ->
+                new Display(
+                    row.getString("name"),
+                    new DisplaySettings(
+                        row.getInt("first_universe"),
+                        row.getInt("universe_stride"),
+                        row.getInt("frames_per_second")),
+                    models,
+                    types,
+                    zones,
+                    props,
+                    controllers))
+        .single();
+  }
+
+  private <T> List<T> list(String table, Mapper<T> mapper) {
+    return db.sql("select * from " + table + " where display_id = :id order by place")
+        .param("id", id)
+        .query((row, n) -> mapper.map(row))
+        .list();
+  }
+
+  private <T> Map<String, List<T>> grouped(
+      String table, String order, Mapper<String> key, Mapper<T> mapper) {
+    Map<String, List<T>> groups = new HashMap<>();
+    db.sql("select * from " + table + " where display_id = :id order by " + order)
+        .param("id", id)
+        .query(
+            row -> {
+              groups.computeIfAbsent(key.map(row), group -> new ArrayList<>()).add(mapper.map(row));
+            });
+    return groups;
+  }
+
+  private String portKey(ResultSet row) throws SQLException {
+    return "%s %s %d"
+        .formatted(row.getString("controller_id"), row.getString("kind"), row.getInt("port"));
+  }
+
+  private Section section(ResultSet row) throws SQLException {
+    return new Section(
+        row.getInt("pixels"),
+        row.getInt("null_pixels"),
+        row.getInt("group_size"),
+        number(row, "fold"),
+        row.getBoolean("backward"),
+        text(row, "colour_order").map(ColourOrder::new),
+        number(row, "brightness"),
+        hold(row));
+  }
+
+  private Piece piece(ResultSet row, Map<String, List<Section>> sections) throws SQLException {
+    String pieceId = row.getString("id");
+    String name = row.getString("name");
+    return switch (row.getString("kind")) {
+      case "string" ->
+          new PixelString(pieceId, name, row.getString("pixel_type"), sections.get(pieceId));
+      case "circuit" ->
+          new Circuit(pieceId, name, row.getInt("threshold"), row.getBoolean("safe_on"), hold(row));
+      case "fixture" -> new Fixture(pieceId, name, row.getInt("slot"), row.getInt("channels"));
+      default ->
+          throw new IllegalStateException(
+              "A bug of ours: piece %s has kind %s".formatted(pieceId, row.getString("kind")));
+    };
+  }
+
+  private Leg leg(ResultSet row) throws SQLException {
+    return new Leg(
+        row.getString("piece_id"),
+        row.getInt("null_pixels"),
+        row.getDouble("cable_metres"),
+        text(row, "mirror_of"));
+  }
+
+  private Run run(ResultSet row, Map<String, List<Leg>> legs) throws SQLException {
+    return new Run(
+        PortKind.valueOf(row.getString("kind")),
+        row.getInt("port"),
+        legs.getOrDefault(portKey(row), List.of()),
+        number(row, "universe"),
+        number(row, "brightness"));
+  }
+
+  private Zone zone(ResultSet row) throws SQLException {
+    return new Zone(
+        row.getString("id"),
+        row.getString("name"),
+        Optional.ofNullable(row.getObject("east_metres", Double.class)),
+        Optional.ofNullable(row.getObject("north_metres", Double.class)));
+  }
+
+  private Prop prop(ResultSet row, Map<String, List<Piece>> pieces) throws SQLException {
+    return new Prop(
+        row.getString("id"),
+        row.getString("name"),
+        text(row, "zone_id"),
+        number(row, "brightness"),
+        pieces.get(row.getString("id")));
+  }
+
+  private Controller controller(
+      ResultSet row, Map<String, List<InputRange>> inputs, Map<String, List<Run>> runs)
+      throws SQLException {
+    String controllerId = row.getString("id");
+    return new Controller(
+        controllerId,
+        row.getString("tag"),
+        row.getString("name"),
+        row.getString("model"),
+        new ControllerSettings(
+            text(row, "mode"),
+            Protocol.valueOf(row.getString("protocol")),
+            Transport.valueOf(row.getString("transport")),
+            text(row, "address").map(IpAddress::new),
+            number(row, "first_universe"),
+            row.getInt("universe_size"),
+            text(row, "packing").map(Packing::valueOf),
+            text(row, "port_start").map(PortStart::valueOf),
+            row.getInt("reserve_universes"),
+            row.getInt("reserve_channels"),
+            number(row, "brightness"),
+            text(row, "source_id"),
+            text(row, "zone_id")),
+        row.getBoolean("inputs_by_hand")
+            ? Optional.of(inputs.getOrDefault(controllerId, List.of()))
+            : Optional.empty(),
+        runs.getOrDefault(controllerId, List.of()));
+  }
+
+  private static Optional<Hold> hold(ResultSet row) throws SQLException {
+    Optional<Integer> universe = number(row, "hold_universe");
+    return number(row, "hold_channel").map(channel -> new Hold(universe, channel));
+  }
+
+  private static Optional<Integer> number(ResultSet row, String column) throws SQLException {
+    return Optional.ofNullable(row.getObject(column, Integer.class));
+  }
+
+  private static Optional<String> text(ResultSet row, String column) throws SQLException {
+    return Optional.ofNullable(row.getString(column));
+  }
+
+  private static <T> T content(ResultSet row, Class<T> type) throws SQLException {
+    return Json.MAPPER.readValue(row.getString("content"), type);
+  }
+}

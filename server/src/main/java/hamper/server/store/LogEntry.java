@@ -1,0 +1,22 @@
+package hamper.server.store;
+
+import hamper.edit.Edit;
+import hamper.edit.Restore;
+
+/**
+ * One line of the edit log.
+ *
+ * @param version that it led to
+ * @param label of what was done, undone or done again
+ */
+public record LogEntry(int version, Kind kind, String label, Edit edit, Restore inverse) {
+  /** What a line of the log did. */
+  public enum Kind {
+    EDIT,
+    UNDO,
+    REDO
+  }
+
+  /** A line without its content. */
+  public record Head(int version, Kind kind, String label) {}
+}

@@ -1,0 +1,51 @@
+package hamper.server.store;
+
+import hamper.display.Display;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.Function;
+
+/**
+ * A table as rows of a display.
+ *
+ * @param keys how many of the columns, the first ones, make the key
+ * @param rows the values of each row, in the order of the columns
+ */
+record Table(String name, int keys, List<String> columns, Function<Display, List<Object[]>> rows) {
+  Table {
+    columns = List.copyOf(columns);
+  }
+
+  /** The key of a row, for comparing. */
+  List<Object> keyOf(Object[] row) {
+    return Arrays.asList(Arrays.copyOf(row, keys));
+  }
+
+  String insert() {
+    String marks = ", ?".repeat(columns.size());
+    return "insert into %s (display_id, %s) values (?%s)"
+        .formatted(name, String.join(", ", columns), marks);
+  }
+
+  String update() {
+    return "update %s set %s where display_id = ?%s".formatted(name, assignments(), whereKey());
+  }
+
+  String delete() {
+    return "delete from %s where display_id = ?%s".formatted(name, whereKey());
+  }
+
+  /** Whether rows have anything besides their key. */
+  boolean hasValues() {
+    return columns.size() > keys;
+  }
+
+  private String assignments() {
+    return String.join(", ", columns.stream().skip(keys).map(column -> column + " = ?").toList());
+  }
+
+  private String whereKey() {
+    return String.join(
+        "", columns.stream().limit(keys).map(column -> " and " + column + " = ?").toList());
+  }
+}
