@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { onMounted, watchEffect } from 'vue'
+import { useTheme } from 'vuetify'
+import AppRail from './shell/AppRail.vue'
+import EmptyStart from './shell/EmptyStart.vue'
+import FindingsPanel from './shell/FindingsPanel.vue'
+import ProblemDialog from './shell/ProblemDialog.vue'
+import SaidLine from './shell/SaidLine.vue'
+import TopBar from './shell/TopBar.vue'
+import { useDisplay } from './state/display'
+import { useShell } from './state/shell'
+import { useUndoKeys } from './shell/undoKeys'
+
+const display = useDisplay()
+const shell = useShell()
+const theme = useTheme()
+
+watchEffect(() => theme.change(shell.dark ? 'dark' : 'light'))
+watchEffect(() => {
+  document.title = display.view ? `${display.view.name} · Hamper` : 'Hamper'
+})
+useUndoKeys()
+onMounted(() => display.start())
+</script>
+
+<template>
+  <v-app>
+    <div class="shell">
+      <AppRail />
+      <div class="main">
+        <TopBar />
+        <div class="below">
+          <main class="place">
+            <router-view v-if="display.view" />
+            <EmptyStart v-else-if="!display.busy" />
+            <v-progress-linear v-else indeterminate aria-label="Opening the display" />
+          </main>
+          <FindingsPanel v-if="shell.findingsOpen && display.view" />
+        </div>
+      </div>
+    </div>
+    <SaidLine />
+    <ProblemDialog />
+  </v-app>
+</template>
+
+<style scoped>
+.shell {
+  display: flex;
+  height: 100dvh;
+  overflow: hidden;
+}
+.main {
+  flex: 1;
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
+}
+.below {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+}
+.place {
+  flex: 1;
+  min-width: 0;
+  overflow: auto;
+  position: relative;
+}
+</style>

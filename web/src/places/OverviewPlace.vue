@@ -1,0 +1,257 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { ControllerView, Finding } from '../api/types'
+import MiniRibbon from '../ribbon/MiniRibbon.vue'
+import { reachOf } from '../ribbon/geometry'
+import { useGoThere } from '../shell/goThere'
+import { useDisplay } from '../state/display'
+import { useShell } from '../state/shell'
+
+const display = useDisplay()
+const shell = useShell()
+const goThere = useGoThere()
+
+const controllers = computed(() => display.view!.controllers)
+const driving = computed(() => controllers.value.filter((view) => !view.host))
+const most = computed(() => Math.max(100, ...display.lanes.map(reachOf)))
+const faults = computed(() => display.view!.findings.filter((f) => f.severity === 'FAULT'))
+
+const pixels = computed(() => {
+  let all = 0
+  display.pieces.forEach((piece) => (all += piece.pixels))
+  return all
+})
+
+/** What is left in each step of the work, in its order. */
+const steps = computed(() => {
+  const addressless = driving.value.filter((view) => !view.controller.settings.address)
+  const sourceless = driving.value.filter((view) => !view.controller.settings.source)
+  const all = display.pieces.size
+  return [
+    {
+      title: 'Controllers',
+      done: driving.value.length > 0 && addressless.length + sourceless.length === 0,
+      text: driving.value.length
+        ? [
+            `${driving.value.length} placed`,
+            addressless.length && `${addressless.length} without an address`,
+            sourceless.length && `${sourceless.length} without a source`,
+          ]
+            .filter(Boolean)
+            .join(', ')
+        : 'none yet',
+    },
+    {
+      title: 'Props',
+      done: all > 0,
+      text: `${display.view!.props.length} props, ${pixels.value.toLocaleString('en')} pixels`,
+    },
+    {
+      title: 'Patching',
+      done: all > 0 && display.loose.length === 0,
+      text: `${all - display.loose.length} of ${all} pieces hang on a port`,
+    },
+    {
+      title: 'Findings',
+      done: display.view!.findings.length === 0,
+      text: display.view!.findings.length
+        ? `${display.view!.findings.length} to look at`
+        : 'nothing is wrong',
+    },
+  ]
+})
+
+function about(view: ControllerView): Finding[] {
+  const id = view.controller.id
+  return display.view!.findings.filter((finding) =>
+    finding.subjects.some((subject) => subject.controller === id),
+  )
+}
+function worst(view: ControllerView) {
+  const loads = view.lanes.filter((lane) => lane.load)
+  const share = (lane: (typeof loads)[number]) =>
+    Math.max(
+      (lane.load!.pixels + lane.load!.nullPixels) / lane.load!.limit,
+      lane.load!.fuseAmps ? lane.load!.amps / lane.load!.fuseAmps : 0,
+    )
+  const lane = [...loads].sort((a, b) => share(b) - share(a))[0]
+  return lane
+    ? { text: `${lane.written} ${Math.round(share(lane) * 100)} %`, over: share(lane) > 1 }
+    : undefined
+}
+function free(view: ControllerView): string {
+  const ports = view.lanes.filter((lane) => lane.legs.length === 0 && lane.present).length
+  return `${ports} of ${view.lanes.length} ports`
+}
+</script>
+
+<template>
+  <div class="overview">
+    <h1>{{ display.view!.name }}</h1>
+    <ol class="steps" aria-label="What is left">
+      <li v-for="step in steps" :key="step.title" :class="{ done: step.done }">
+        <strong>{{ step.done ? '✓' : '○' }} {{ step.title }}</strong>
+        <span>{{ step.text }}</span>
+      </li>
+    </ol>
+
+    <section v-if="faults.length" class="stops" aria-label="What stops you tonight">
+      <h2>What stops you tonight</h2>
+      <ul>
+        <li v-for="fault in faults.slice(0, 6)" :key="fault.message">
+          <span aria-hidden="true" class="sign">▲</span>
+          <span>{{ fault.message }}</span>
+          <v-btn size="small" color="primary" @click="goThere(fault.subjects[0])">Go there</v-btn>
+        </li>
+      </ul>
+      <v-btn v-if="faults.length > 6" size="small" @click="shell.findingsOpen = true">
+        and {{ faults.length - 6 }} more
+      </v-btn>
+    </section>
+
+    <div v-if="controllers.length === 0" class="none">
+      <h2>Nothing is planned yet</h2>
+      <p class="quiet">
+        Open a display file from the menu at the top left, or send edits over the API (<span
+          class="mono"
+          >/api/openapi</span
+        >).
+      </p>
+    </div>
+    <table v-else class="list">
+      <thead>
+        <tr>
+          <th>Controller</th>
+          <th>Ports, to scale</th>
+          <th>Addresses</th>
+          <th>Free</th>
+          <th>Fullest port</th>
+          <th>Findings</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="view in controllers" :key="view.controller.id">
+          <td>
+            <div class="who">
+              <button type="button" class="to" @click="goThere({ controller: view.controller.id })">
+                <strong>{{ view.controller.tag }}</strong> {{ view.controller.name }}
+              </button>
+              <span class="quiet">{{ view.modelTitle }}</span>
+              <span class="quiet mono">{{ view.controller.settings.address }}</span>
+            </div>
+          </td>
+          <td>
+            <MiniRibbon v-if="!view.host" :controller="view" :width="290" :most="most" /><span
+              v-else
+              class="quiet"
+              >host: it sends</span
+            >
+          </td>
+          <td class="mono">
+            <template v-if="view.block.channels">
+              {{ view.block.from ?? ''
+              }}<template v-if="view.block.to"> – {{ view.block.to }}</template
+              ><br />
+              <span class="quiet">{{ view.block.channels }} channels</span>
+            </template>
+          </td>
+          <td>{{ view.host ? '' : free(view) }}</td>
+          <td class="mono" :class="{ over: worst(view)?.over }">
+            {{ worst(view)?.over ? '▲ ' : '' }}{{ worst(view)?.text }}
+          </td>
+          <td>
+            <v-btn
+              v-if="about(view).length"
+              size="small"
+              color="error"
+              @click="shell.findingsOpen = true"
+            >
+              {{ about(view).length }} {{ about(view).length === 1 ? 'finding' : 'findings' }}
+            </v-btn>
+            <span v-else-if="!view.host" class="quiet">✓ none</span>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.overview {
+  padding: 16px 24px 40px;
+  max-width: 1500px;
+  display: grid;
+  gap: 16px;
+}
+.steps {
+  list-style: none;
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 0;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: rgb(var(--v-theme-surface));
+}
+.steps li {
+  display: grid;
+  gap: 2px;
+  padding: 10px 16px;
+  font-size: 13px;
+  border-left: 1px solid var(--line);
+}
+.steps li:first-child {
+  border-left: none;
+}
+.steps .done strong {
+  color: rgb(var(--v-theme-success));
+}
+.stops {
+  border-left: 4px solid rgb(var(--v-theme-error));
+  background: rgb(var(--v-theme-surface));
+  padding: 10px 16px;
+}
+.stops ul {
+  list-style: none;
+}
+.stops li {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+.sign,
+.over {
+  color: rgb(var(--v-theme-error));
+}
+.list {
+  border-collapse: collapse;
+  font-size: 13px;
+}
+.list th {
+  text-align: left;
+  font-weight: 500;
+  font-size: 12px;
+  color: var(--quiet);
+  padding: 6px 12px 6px 0;
+  border-bottom: 1px solid var(--line-strong);
+}
+.list td {
+  padding: 10px 16px 10px 0;
+  border-bottom: 1px solid var(--line);
+  vertical-align: top;
+  line-height: 18px;
+}
+.who {
+  display: grid;
+}
+.to {
+  text-align: left;
+  font-size: 14px;
+}
+.to:hover {
+  text-decoration: underline;
+}
+.none {
+  padding: 8vh 0;
+  text-align: center;
+}
+</style>

@@ -1,0 +1,325 @@
+<script setup lang="ts">
+import { computed, nextTick, reactive, ref, watch } from 'vue'
+import type { ControllerView, LaneView, LegView } from '../api/types'
+import AddressRuler from '../ribbon/AddressRuler.vue'
+import { reachOf } from '../ribbon/geometry'
+import { portKey, useDisplay } from '../state/display'
+import { usePatching } from '../state/patching'
+import ControllerHeader from './patch/ControllerHeader.vue'
+import { useDrag } from './patch/drag'
+import { usePatchKeys, type Cell } from './patch/keys'
+import LegGlass from './patch/LegGlass.vue'
+import PieceTray from './patch/PieceTray.vue'
+import PortLane from './patch/PortLane.vue'
+import { useWindowing } from './patch/windowing'
+
+type Row =
+  | { kind: 'head'; key: string; height: number; view: ControllerView }
+  | { kind: 'lane'; key: string; height: number; view: ControllerView; lane: LaneView }
+  | {
+      kind: 'glass'
+      key: string
+      height: number
+      view: ControllerView
+      lane: LaneView
+      leg: LegView
+    }
+  | { kind: 'ruler'; key: string; height: number; view: ControllerView }
+
+const LABEL = 86
+const METERS = 284
+
+const display = useDisplay()
+const patching = usePatching()
+const scroller = ref<HTMLElement>()
+const folded = reactive(new Set<string>())
+const zoom = ref(1)
+const onlyUsed = ref(false)
+
+const controllers = computed(() => display.view!.controllers.filter((c) => c.lanes.length > 0))
+const rows = computed<Row[]>(() => controllers.value.flatMap(rowsOf))
+const { visible, total, width, show } = useWindowing(scroller, rows)
+
+function rowsOf(view: ControllerView): Row[] {
+  const id = view.controller.id
+  const all: Row[] = [{ kind: 'head', key: `h${id}`, height: 40, view }]
+  if (folded.has(id)) {
+    return all
+  }
+  for (const lane of view.lanes) {
+    if (onlyUsed.value && lane.legs.length === 0) {
+      continue
+    }
+    all.push({ kind: 'lane', key: portKey(lane.port), height: 35, view, lane })
+    const leg = lane.legs.find((one) => one.piece === patching.glass)
+    if (leg) {
+      all.push({ kind: 'glass', key: `g${leg.piece}`, height: 190, view, lane, leg })
+    }
+  }
+  if (view.block.channels > 0) {
+    all.push({ kind: 'ruler', key: `r${id}`, height: 64, view })
+  }
+  return all
+}
+
+const most = computed(() => Math.max(100, ...display.lanes.map(reachOf)))
+const room = computed(() => Math.max(300, width.value - LABEL - METERS - 24))
+const scale = computed(() => (room.value / most.value) * zoom.value)
+const inner = computed(() => Math.max(width.value, LABEL + METERS + 24 + most.value * scale.value))
+
+const shownLanes = computed(() =>
+  rows.value
+    .filter((row) => row.kind === 'lane')
+    .map((row) => (row as Row & { kind: 'lane' }).lane),
+)
+const { cell, onKey } = usePatchKeys(shownLanes, (to) => void go(to))
+const { at, overTray, press, clickIsMeant } = useDrag(scale)
+
+async function go(to: Cell) {
+  show(rows.value.findIndex((row) => row.kind === 'lane' && row.key === to.lane))
+  await nextTick()
+  const lane = scroller.value?.querySelector(`[data-lane="${to.lane}"]`)
+  lane?.querySelector<HTMLElement>(`[data-cell="${to.index}"]`)?.focus({ preventScroll: true })
+}
+
+function choose(piece: string, extend: boolean) {
+  if (!clickIsMeant()) {
+    return
+  }
+  const wasOnly = patching.selected.length === 1 && patching.selected[0] === piece
+  patching.select(piece, extend)
+  if (!extend && display.legs.has(piece)) {
+    patching.glass = wasOnly && patching.glass === piece ? undefined : piece
+  }
+}
+
+function focusCell(lane: LaneView, index: number) {
+  cell.value = { lane: portKey(lane.port), index }
+}
+function activeIn(lane: LaneView): number | undefined {
+  const key = portKey(lane.port)
+  if (cell.value === undefined) {
+    return shownLanes.value[0] && portKey(shownLanes.value[0].port) === key ? 0 : undefined
+  }
+  return cell.value.lane === key ? Math.min(cell.value.index, lane.legs.length) : undefined
+}
+
+function fold(id: string) {
+  if (!folded.delete(id)) {
+    folded.add(id)
+  }
+}
+
+/** With pieces in hand, the keyboard goes to the lanes. */
+function toLanes() {
+  const lane = shownLanes.value.find((one) => one.legs.length === 0) ?? shownLanes.value[0]
+  if (lane) {
+    void go({ lane: portKey(lane.port), index: lane.legs.length })
+  }
+}
+
+/** Brings into view what somebody was sent here for. */
+watch(
+  () => patching.reveal,
+  async (wanted) => {
+    if (!wanted) {
+      return
+    }
+    patching.reveal = undefined
+    const split = wanted.indexOf(':')
+    const [kind, key] = [wanted.slice(0, split), wanted.slice(split + 1)]
+    const leg = kind === 'piece' ? display.legs.get(key) : undefined
+    const controller =
+      kind === 'controller' ? key : kind === 'port' ? key.split('|')[0] : leg?.lane.port.controller
+    if (controller) {
+      folded.delete(controller)
+    }
+    await nextTick()
+    if (kind === 'controller') {
+      show(rows.value.findIndex((row) => row.key === `h${key}`))
+    } else if (kind === 'port') {
+      await go({ lane: key, index: 0 })
+    } else if (leg) {
+      await go({ lane: portKey(leg.lane.port), index: leg.index })
+    }
+  },
+  { immediate: true, flush: 'post' },
+)
+</script>
+
+<template>
+  <div class="patch">
+    <div class="tools">
+      <h1>Patch</h1>
+      <span class="quiet">
+        {{ display.legs.size }} of {{ display.pieces.size }} pieces hang ·
+        {{ shownLanes.length }} ports
+      </span>
+      <v-spacer />
+      <label class="check"><input v-model="onlyUsed" type="checkbox" /> only ports in use</label>
+      <label class="zoom">
+        zoom
+        <input v-model.number="zoom" type="range" min="1" max="8" step="0.25" aria-label="Zoom" />
+      </label>
+      <v-btn size="small" :disabled="zoom === 1" @click="zoom = 1">Fit</v-btn>
+    </div>
+
+    <div v-if="controllers.length === 0" class="empty">
+      <h2>No controller with ports yet</h2>
+      <p class="quiet">Open a display file that has some, from the display's menu above.</p>
+    </div>
+    <div
+      ref="scroller"
+      class="lanes"
+      role="application"
+      aria-label="Ports and what hangs on them"
+      @keydown="onKey"
+    >
+      <div class="all" :style="{ height: `${total}px`, width: `${inner}px` }">
+        <div
+          v-for="{ row, top } in visible"
+          :key="row.key"
+          class="row"
+          :class="row.kind"
+          :style="{ transform: `translateY(${top}px)`, height: `${row.height}px` }"
+        >
+          <ControllerHeader
+            v-if="row.kind === 'head'"
+            :view="row.view"
+            :folded="folded.has(row.view.controller.id)"
+            :most="most"
+            :style="{ width: `${width}px` }"
+            @fold="fold(row.view.controller.id)"
+          />
+          <PortLane
+            v-else-if="row.kind === 'lane'"
+            :lane="row.lane"
+            :scale="scale"
+            :active="activeIn(row.lane)"
+            @press="press"
+            @choose="choose"
+            @focus-cell="(index) => focusCell(row.lane, index)"
+          />
+          <LegGlass
+            v-else-if="row.kind === 'glass'"
+            :view="row.view"
+            :lane="row.lane"
+            :leg="row.leg"
+            :width="width - LABEL - 24"
+            :style="{ width: `${width - LABEL - 16}px` }"
+          />
+          <div v-else class="ruler">
+            <div class="rulerlabel mono">
+              <span class="quiet">addresses</span>
+            </div>
+            <AddressRuler
+              :view="row.view"
+              :width="width - LABEL - METERS - 24"
+              :pointed="patching.pointed"
+              :selected="patching.selected"
+              @point="(piece) => (patching.pointed = piece)"
+              @choose="(piece) => choose(piece, false)"
+            />
+            <div class="rulerfacts mono quiet">
+              {{ row.view.block.usedChannels }} used<br />
+              {{ row.view.block.channels }} channels
+            </div>
+          </div>
+        </div>
+      </div>
+    </div>
+    <PieceTray
+      :scale="scale"
+      :over-tray="overTray"
+      @press="press"
+      @choose="choose"
+      @in-hand="toLanes"
+    />
+    <div
+      v-if="patching.dragged.length"
+      class="carried mono"
+      :style="{ left: `${at.x + 12}px`, top: `${at.y + 10}px` }"
+    >
+      {{
+        patching.dragged.length === 1
+          ? display.pieces.get(patching.dragged[0])?.title
+          : `${patching.dragged.length} pieces`
+      }}
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.patch {
+  height: 100%;
+  display: flex;
+  flex-direction: column;
+}
+.tools {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  padding: 8px 16px;
+  flex: none;
+  font-size: 13px;
+}
+.zoom,
+.check {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+.zoom input {
+  width: 110px;
+  accent-color: var(--copper);
+}
+.check input {
+  accent-color: var(--copper);
+}
+.lanes {
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+  position: relative;
+}
+.all {
+  position: relative;
+}
+.row {
+  position: absolute;
+  top: 0;
+  left: 0;
+  width: 100%;
+}
+.row.lane:has(.aimed) {
+  z-index: 5;
+}
+.ruler {
+  display: grid;
+  grid-template-columns: 86px auto 1fr;
+  padding-top: 5px;
+}
+.rulerlabel {
+  font-size: 11px;
+  padding: 16px 0 0 16px;
+}
+.rulerfacts {
+  font-size: 11px;
+  padding: 10px 0 0 24px;
+  line-height: 16px;
+}
+.empty {
+  padding: 12vh 24px;
+  text-align: center;
+}
+.carried {
+  position: fixed;
+  z-index: 50;
+  pointer-events: none;
+  font-size: 11.5px;
+  padding: 2px 8px;
+  border-radius: 3px;
+  border: 1px dashed var(--copper);
+  background: rgb(var(--v-theme-surface));
+}
+</style>

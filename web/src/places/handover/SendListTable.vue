@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import type { SendLine } from '../../api/types'
+
+/** What the sources have to be told: which universes or bytes go to which address. */
+defineProps<{ lines: SendLine[] }>()
+const protocols = { E131: 'E1.31', ARTNET: 'Art-Net', DDP: 'DDP', NONE: 'none' }
+</script>
+
+<template>
+  <table class="lines" data-test="send-list">
+    <thead>
+      <tr>
+        <th>Source</th>
+        <th>To</th>
+        <th>Protocol</th>
+        <th>Destination</th>
+        <th>Universes or bytes</th>
+        <th>Size</th>
+        <th>From display channel</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="(line, i) in lines" :key="i">
+        <td>{{ line.source ?? '–' }}</td>
+        <td>
+          <strong>{{ line.controller }}</strong>
+        </td>
+        <td>{{ protocols[line.protocol] }}, {{ line.transport.toLowerCase() }}</td>
+        <td class="mono">{{ line.destination }}</td>
+        <td class="mono">
+          <template v-if="line.firstUniverse !== undefined">
+            {{
+              line.universes > 1
+                ? `${line.firstUniverse} – ${line.firstUniverse + line.universes - 1}`
+                : line.firstUniverse
+            }}
+          </template>
+          <template v-else>bytes {{ line.offset }} – {{ line.offset! + line.size - 1 }}</template>
+        </td>
+        <td class="mono">{{ line.size }}</td>
+        <td class="mono">{{ line.displayStart }}</td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+.lines {
+  border-collapse: collapse;
+  font-size: 13px;
+  background: rgb(var(--v-theme-surface));
+  border: 1px solid var(--line);
+}
+th {
+  text-align: left;
+  font-weight: 500;
+  font-size: 12px;
+  color: var(--quiet);
+}
+th,
+td {
+  padding: 7px 16px;
+  border-bottom: 1px solid var(--line);
+}
+</style>

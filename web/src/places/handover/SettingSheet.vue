@@ -1,0 +1,198 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { DeviceStart, Given, Output, OutputSection } from '../../api/types'
+
+/** What one device has to be told, in its own numbering, in the order in which it is typed in. */
+const props = defineProps<{ given: Given }>()
+
+const configuration = computed(() => props.given.configuration)
+const protocols = { E131: 'E1.31', ARTNET: 'Art-Net', DDP: 'DDP', NONE: 'none' }
+const kinds = { PIXEL: 'Pixel ports', RELAY: 'Relay ports', PANEL: 'Panel ports', DMX: 'DMX lines' }
+
+const groups = computed(() => {
+  const byKind = new Map<Output['kind'], Output[]>()
+  configuration.value.outputs.forEach((output) =>
+    byKind.set(output.kind, [...(byKind.get(output.kind) ?? []), output]),
+  )
+  return [...byKind].map(([kind, outputs]) => ({
+    kind,
+    title: kinds[kind],
+    used: outputs.filter((output) => output.used),
+    empty: outputs.filter((output) => !output.used),
+  }))
+})
+
+/** A start as the device writes it, and nothing where it has none. */
+function start(at: DeviceStart): string {
+  if (at.pixelIndex !== undefined) {
+    return `pixel ${at.pixelIndex}`
+  }
+  if (at.universe === undefined) {
+    return at.channel === undefined ? '' : `channel ${at.channel}`
+  }
+  return at.channel === undefined ? `universe ${at.universe}` : `${at.universe}:${at.channel}`
+}
+
+/** Settings of a section that are not what a device starts out with. */
+function options(output: Output, section: OutputSection): string {
+  return [
+    section.nullPixels && `${section.nullPixels} null`,
+    section.group !== undefined && section.group > 1 && `groups of ${section.group}`,
+    section.fold !== undefined && `fold ${section.fold}`,
+    section.backward && 'backward',
+    section.colourOrder ?? output.colourOrder,
+    (section.brightness ?? output.brightness) !== undefined &&
+      `${section.brightness ?? output.brightness} %`,
+    section.slot !== undefined && `slot ${section.slot}`,
+    section.threshold !== undefined && `on from ${section.threshold}`,
+  ]
+    .filter(Boolean)
+    .join(' · ')
+}
+</script>
+
+<template>
+  <article class="sheet" :aria-label="`Setting sheet of ${configuration.tag}`" data-test="sheet">
+    <header>
+      <span class="tag">{{ configuration.tag }}</span>
+      <div>
+        <h2>{{ configuration.name }}</h2>
+        <p class="quiet">
+          {{ configuration.modelTitle
+          }}<template v-if="configuration.mode">, {{ configuration.mode }}</template> ·
+          {{ protocols[configuration.protocol] }}, {{ configuration.transport.toLowerCase() }} ·
+          <span class="mono">{{ configuration.address ?? 'no address' }}</span>
+        </p>
+      </div>
+    </header>
+    <p v-for="untold in configuration.untold" :key="untold.what + untold.piece" class="untold">
+      ▲ {{ configuration.tag }}-{{ untold.port.port }}: {{ untold.what }}
+    </p>
+
+    <h3>1 · Inputs</h3>
+    <table>
+      <tbody>
+        <tr v-for="(input, i) in configuration.inputs" :key="i">
+          <td class="mono big">
+            <template v-if="input.universe !== undefined">
+              {{
+                input.count > 1
+                  ? `${input.universe} – ${input.universe + input.count - 1}`
+                  : input.universe
+              }}
+            </template>
+            <template v-else>{{ input.size }} bytes</template>
+          </td>
+          <td v-if="input.universe !== undefined">
+            {{ input.count === 1 ? '1 universe' : `${input.count} universes` }} of
+            {{ input.size }} channels
+            <template v-if="input.dmxPort !== undefined"
+              >, to DMX line {{ input.dmxPort }}</template
+            >
+            <template v-if="input.start !== undefined">, from channel {{ input.start }}</template>
+          </td>
+          <td v-else>from its own first channel on</td>
+        </tr>
+        <tr v-if="configuration.inputs.length === 0">
+          <td class="quiet">none: nothing hangs on it</td>
+        </tr>
+      </tbody>
+    </table>
+
+    <template v-for="(group, g) in groups" :key="group.kind">
+      <h3>{{ g + 2 }} · {{ group.title }}</h3>
+      <table v-if="group.used.length">
+        <thead>
+          <tr>
+            <th>Port</th>
+            <th>Start</th>
+            <th>What hangs there</th>
+            <th class="right">{{ group.kind === 'PIXEL' ? 'Pixels' : 'Channels' }}</th>
+            <th>Settings</th>
+          </tr>
+        </thead>
+        <tbody>
+          <template v-for="output in group.used" :key="output.port">
+            <tr v-for="(section, i) in output.sections" :key="i" :class="{ first: i === 0 }">
+              <td class="mono big">{{ i === 0 ? output.label : '' }}</td>
+              <td class="mono big">
+                {{
+                  start(section.start) ||
+                  (i === 0 ? start(output.start) : '') ||
+                  (group.kind === 'PIXEL' ? 'follows' : '')
+                }}
+              </td>
+              <td>{{ section.name }}</td>
+              <td class="mono right">{{ section.pixels }}</td>
+              <td class="mono quiet">{{ options(output, section) }}</td>
+            </tr>
+          </template>
+        </tbody>
+      </table>
+      <p v-if="group.empty.length" class="quiet empty">
+        To be emptied: {{ group.empty.map((output) => output.label).join(', ') }}
+      </p>
+    </template>
+  </article>
+</template>
+
+<style scoped>
+.sheet {
+  max-width: 860px;
+  background: rgb(var(--v-theme-surface));
+  border: 1px solid var(--line);
+  padding: 20px 28px 28px;
+  font-size: 13px;
+}
+header {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  border-bottom: 2px solid rgb(var(--v-theme-on-surface));
+  padding-bottom: 12px;
+}
+.tag {
+  font: 600 24px/1 var(--mono);
+  padding: 8px 10px;
+  border: 2px solid rgb(var(--v-theme-on-surface));
+  border-radius: 4px;
+}
+h3 {
+  font-size: 13px;
+  font-weight: 600;
+  margin: 16px 0 4px;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th {
+  text-align: left;
+  font-weight: 500;
+  font-size: 11.5px;
+  color: var(--quiet);
+  padding: 2px 12px 2px 0;
+}
+td {
+  padding: 4px 12px 4px 0;
+  vertical-align: baseline;
+}
+tr.first td {
+  border-top: 1px solid var(--line);
+}
+.big {
+  font-size: 14px;
+  font-weight: 500;
+  white-space: nowrap;
+}
+.right {
+  text-align: right;
+}
+.empty {
+  margin-top: 6px;
+}
+.untold {
+  color: rgb(var(--v-theme-error));
+  margin-top: 8px;
+}
+</style>

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { mdiChevronDown, mdiChevronRight, mdiWifi } from '@mdi/js'
+import { computed } from 'vue'
+import type { ControllerView } from '../../api/types'
+import MiniRibbon from '../../ribbon/MiniRibbon.vue'
+
+const props = defineProps<{ view: ControllerView; folded: boolean; most: number }>()
+const emit = defineEmits<{ fold: [] }>()
+
+const protocols = { E131: 'E1.31', ARTNET: 'Art-Net', DDP: 'DDP', NONE: 'host' }
+const facts = computed(() => {
+  const { settings } = props.view.controller
+  const block = props.view.block
+  return [
+    protocols[props.view.protocol],
+    block.from !== undefined ? `${block.from} – ${block.to}` : '',
+    settings.address ?? (props.view.host ? '' : 'no address'),
+  ]
+    .filter(Boolean)
+    .join(' · ')
+})
+const used = computed(() => props.view.lanes.filter((lane) => lane.legs.length).length)
+</script>
+
+<template>
+  <div class="head">
+    <v-btn
+      :icon="folded ? mdiChevronRight : mdiChevronDown"
+      size="x-small"
+      :aria-label="`${folded ? 'Unfold' : 'Fold'} ${view.controller.tag}`"
+      :aria-expanded="!folded"
+      @click="emit('fold')"
+    />
+    <h2>{{ view.controller.tag }} {{ view.controller.name }}</h2>
+    <span class="quiet model">
+      {{ view.modelTitle
+      }}<template v-if="view.controller.settings.mode"
+        >, {{ view.controller.settings.mode }}</template
+      >
+      <v-icon v-if="view.wifi" :icon="mdiWifi" size="14" title="On the air" />
+    </span>
+    <MiniRibbon v-if="folded" :controller="view" :width="260" :most="most" class="mini" />
+    <span class="mono facts">{{ facts }}</span>
+    <span class="quiet ports">{{ used }} of {{ view.lanes.length }} ports</span>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  height: 100%;
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding: 0 16px 0 6px;
+  background: rgb(var(--v-theme-surface-variant));
+  position: sticky;
+  left: 0;
+  overflow: hidden;
+  white-space: nowrap;
+}
+.model {
+  font-size: 12.5px;
+}
+.facts {
+  margin-left: auto;
+  font-size: 12px;
+}
+.ports {
+  font-size: 12px;
+}
+.mini {
+  max-height: 36px;
+}
+</style>

@@ -1,0 +1,236 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { PieceView } from '../../api/types'
+import { useDisplay } from '../../state/display'
+import { usePatching } from '../../state/patching'
+
+/** Everything not yet patched, by zone. It goes away when it is empty. */
+const props = defineProps<{ scale: number; overTray: boolean }>()
+const emit = defineEmits<{
+  press: [event: PointerEvent, piece: string]
+  choose: [piece: string, extend: boolean]
+  inHand: []
+}>()
+
+const display = useDisplay()
+const patching = usePatching()
+const filter = ref('')
+const at = ref<string>()
+
+const matching = computed(() => {
+  const text = filter.value.trim().toLowerCase()
+  const more = /^(?:pixels\s*)?>\s*(\d+)$/.exec(text)
+  return display.loose.filter((piece) =>
+    more ? piece.pixels > Number(more[1]) : matches(piece, text),
+  )
+})
+function matches(piece: PieceView, text: string): boolean {
+  const zone = zoneName(display.propOfPiece.get(piece.piece.id)?.prop.zone)
+  return `${piece.title} ${zone}`.toLowerCase().includes(text)
+}
+function zoneName(id?: string): string {
+  return display.view?.zones.find((zone) => zone.id === id)?.name ?? 'No zone'
+}
+const zones = computed(() => {
+  const groups = new Map<string, { id?: string; name: string; pieces: PieceView[] }>()
+  matching.value.forEach((piece) => {
+    const id = display.propOfPiece.get(piece.piece.id)?.prop.zone
+    const group = groups.get(id ?? '') ?? { id, name: zoneName(id), pieces: [] }
+    group.pieces.push(piece)
+    groups.set(id ?? '', group)
+  })
+  return [...groups.values()]
+})
+const order = computed(() => zones.value.flatMap((zone) => zone.pieces.map((p) => p.piece.id)))
+const current = computed(() =>
+  at.value && order.value.includes(at.value) ? at.value : order.value[0],
+)
+const pixels = computed(() => display.loose.reduce((sum, piece) => sum + piece.pixels, 0))
+
+function onKey(event: KeyboardEvent) {
+  const index = order.value.indexOf(current.value ?? '')
+  const step = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key]
+  if (step !== undefined) {
+    const to = order.value[Math.max(0, Math.min(order.value.length - 1, index + step))]
+    at.value = to
+    patching.select(to, event.shiftKey)
+    const chips = (event.currentTarget as HTMLElement).querySelectorAll<HTMLElement>('[data-piece]')
+    ;[...chips].find((chip) => chip.dataset.piece === to)?.focus()
+  } else if (event.key === 'Enter' || (event.ctrlKey && event.key.toLowerCase() === 'x')) {
+    if (!patching.selected.includes(current.value!)) {
+      patching.select(current.value)
+    }
+    patching.cut = [...patching.selected]
+    emit('inHand')
+  } else if (event.key === ' ') {
+    patching.select(current.value, true)
+  } else {
+    return
+  }
+  event.preventDefault()
+}
+
+function width(piece: PieceView): string {
+  return `${Math.max(70, Math.min(420, (piece.pixels || piece.channels) * props.scale))}px`
+}
+function count(piece: PieceView): string {
+  return piece.pixels ? `${piece.pixels}` : `${piece.channels} ch`
+}
+</script>
+
+<template>
+  <section
+    v-if="display.loose.length || patching.dragged.length"
+    class="tray"
+    :class="{ over: overTray }"
+    data-tray
+    aria-label="Not yet patched"
+  >
+    <div class="head">
+      <h2>Not yet patched</h2>
+      <span class="quiet">
+        {{ display.loose.length }} {{ display.loose.length === 1 ? 'piece' : 'pieces' }} ·
+        {{ pixels }} pixels
+      </span>
+      <span v-if="patching.cut.length" class="hand" role="status">
+        {{ patching.cut.length }} in hand: go to a lane and press Ctrl+V
+      </span>
+      <v-spacer />
+      <input
+        v-model="filter"
+        class="filter"
+        placeholder="zone, name, or > 100"
+        aria-label="Filter the tray by zone, name or pixels"
+      />
+    </div>
+    <div
+      class="zones"
+      role="listbox"
+      aria-multiselectable="true"
+      aria-label="Pieces"
+      @keydown="onKey"
+    >
+      <div v-for="zone in zones" :key="zone.name" class="zone" role="group" :aria-label="zone.name">
+        <span class="zonename" :style="{ '--zone': display.zoneColour(zone.id) }">{{
+          zone.name
+        }}</span>
+        <div class="chips">
+          <button
+            v-for="piece in zone.pieces"
+            :key="piece.piece.id"
+            type="button"
+            role="option"
+            class="chip"
+            :class="{
+              selected: patching.selected.includes(piece.piece.id),
+              cut: patching.cut.includes(piece.piece.id),
+            }"
+            :style="{ width: width(piece), '--zone': display.zoneColour(zone.id) }"
+            :tabindex="piece.piece.id === current ? 0 : -1"
+            :data-piece="piece.piece.id"
+            :aria-selected="patching.selected.includes(piece.piece.id)"
+            :aria-label="`${piece.title}, ${count(piece)}${piece.pixels ? ' pixels' : ''}`"
+            :title="piece.title"
+            @focus="at = piece.piece.id"
+            @pointerdown="emit('press', $event, piece.piece.id)"
+            @click="emit('choose', piece.piece.id, $event.shiftKey || $event.ctrlKey)"
+          >
+            <span class="name">{{ piece.title }}</span>
+            <span class="mono">{{ count(piece) }}</span>
+          </button>
+        </div>
+      </div>
+      <p v-if="matching.length === 0 && display.loose.length" class="quiet">
+        Nothing here matches the filter.
+      </p>
+      <p v-if="display.loose.length === 0" class="quiet">Let go here to unpatch.</p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.tray {
+  flex: none;
+  max-height: 34%;
+  display: flex;
+  flex-direction: column;
+  border-top: 2px solid var(--copper);
+  background: rgb(var(--v-theme-surface));
+  padding: 8px 16px 10px;
+}
+.tray.over {
+  background: color-mix(in srgb, var(--copper) 14%, rgb(var(--v-theme-surface)));
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  font-size: 12.5px;
+  margin-bottom: 6px;
+}
+.hand {
+  color: var(--copper);
+  font-weight: 500;
+}
+.filter {
+  width: 190px;
+  padding: 3px 8px;
+  border: 1px solid var(--line-strong);
+  border-radius: 4px;
+  font-size: 12.5px;
+}
+.zones {
+  overflow: auto;
+  display: grid;
+  gap: 5px;
+}
+.zone {
+  display: grid;
+  grid-template-columns: 104px 1fr;
+  gap: 10px;
+  align-items: start;
+}
+.zonename {
+  font-size: 12px;
+  font-weight: 600;
+  border-left: 4px solid var(--zone);
+  padding: 3px 0 3px 7px;
+}
+.chips {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px;
+  padding: 1px;
+}
+.chip {
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+  align-items: center;
+  height: 24px;
+  padding: 0 7px;
+  border: 1px solid color-mix(in srgb, var(--zone) 55%, transparent);
+  border-left: 4px solid var(--zone);
+  border-radius: 3px;
+  background: color-mix(in srgb, var(--zone) 20%, rgb(var(--v-theme-surface)));
+  font-size: 12px;
+  cursor: grab;
+  touch-action: none;
+  user-select: none;
+}
+.chip .name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.chip .mono {
+  font-size: 11px;
+}
+.chip.selected {
+  box-shadow: 0 0 0 1.5px var(--copper);
+}
+.chip.cut {
+  opacity: 0.5;
+  border-style: dashed;
+}
+</style>

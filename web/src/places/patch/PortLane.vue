@@ -1,0 +1,169 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { LaneView } from '../../api/types'
+import LoadMeter from '../../ribbon/LoadMeter.vue'
+import RunRibbon from '../../ribbon/RunRibbon.vue'
+import { portKey } from '../../state/display'
+import { usePatching } from '../../state/patching'
+
+const props = defineProps<{
+  lane: LaneView
+  scale: number
+  /** The leg that the keyboard stands on, if it is in this lane. */
+  active?: number
+}>()
+const emit = defineEmits<{
+  press: [event: PointerEvent, piece: string]
+  choose: [piece: string, extend: boolean]
+  focusCell: [index: number]
+}>()
+
+const patching = usePatching()
+const key = computed(() => portKey(props.lane.port))
+/** The lane as it would be while something is dragged over it. */
+const shown = computed(() => patching.previewLanes.get(key.value) ?? props.lane)
+const aimed = computed(() => patching.target && portKey(patching.target.port) === key.value)
+const ghosts = computed(() => (aimed.value && patching.preview ? patching.dragged : []))
+const load = computed(() => shown.value.load)
+
+const caption = computed(() => {
+  if (!aimed.value || !patching.preview) {
+    return ''
+  }
+  const first = shown.value.legs.find((leg) => patching.dragged.includes(leg.piece))
+  const start = first?.sections[0]?.start
+  const pixels = shown.value.legs
+    .filter((leg) => patching.dragged.includes(leg.piece))
+    .reduce((sum, leg) => sum + leg.pixels, 0)
+  const parts = [start && `starts ${start}`, pixels && `${pixels} px`]
+  if (load.value) {
+    parts.push(`${Math.floor(load.value.framesPerSecond)} fps`, `${load.value.amps.toFixed(1)} A`)
+  }
+  const faults = patching.preview.found.filter((finding) => finding.severity === 'FAULT')
+  return [
+    parts.filter(Boolean).join(' · '),
+    patching.preview.moved,
+    ...faults.map((finding) => `▲ ${finding.title}`),
+  ]
+    .filter(Boolean)
+    .join(' — ')
+})
+</script>
+
+<template>
+  <div class="lane" :class="{ aimed, absent: !lane.present }" :data-lane="key">
+    <div class="port mono" :title="lane.present ? undefined : 'No such port in this mode'">
+      <span>{{ lane.written }}</span>
+      <span v-if="lane.label !== String(lane.port.port)" class="quiet pin">{{ lane.label }}</span>
+    </div>
+    <div class="wirebox" data-wire>
+      <RunRibbon
+        :lane="shown"
+        :scale="scale"
+        :selected="patching.selected"
+        :pointed="patching.pointed"
+        :ghosts="ghosts"
+        :cut="patching.cut"
+        :active="active"
+        @press="(event, piece) => emit('press', event, piece)"
+        @choose="(piece, extend) => emit('choose', piece, extend)"
+        @point="(piece) => (patching.pointed = piece)"
+        @focus-cell="(index) => emit('focusCell', index)"
+      />
+      <div v-if="caption" class="caption mono" role="status" data-test="ghost">{{ caption }}</div>
+    </div>
+    <div class="meters">
+      <template v-if="load">
+        <LoadMeter
+          :text="`${load.pixels + load.nullPixels}/${load.limit}`"
+          :share="(load.pixels + load.nullPixels) / load.limit"
+          :label="`Pixels of the limit, set by the ${load.limitBy === 'FRAME' ? 'frame' : 'model'}`"
+        />
+        <LoadMeter
+          :text="`${Math.floor(load.framesPerSecond)} fps`"
+          :share="load.frameShare"
+          label="Share of the show's frame"
+        />
+        <LoadMeter
+          v-if="load.fuseAmps"
+          :text="`${load.amps.toFixed(1)}/${load.fuseAmps} A`"
+          :share="load.amps / load.fuseAmps"
+          :mark="load.fullAmps / load.fuseAmps"
+          :label="`Current at planned brightness of the port's fuse; ${load.fullAmps.toFixed(1)} A at 100 %`"
+        />
+      </template>
+      <span v-else-if="lane.universe !== undefined" class="mono quiet">
+        universe {{ lane.universe }}
+      </span>
+      <span v-else class="quiet free">free</span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.lane {
+  height: 100%;
+  display: grid;
+  grid-template-columns: 86px 1fr 284px;
+  border-bottom: 1px solid var(--line);
+  align-items: stretch;
+}
+.lane.aimed {
+  background: color-mix(in srgb, var(--copper) 9%, transparent);
+}
+.lane.absent .port {
+  color: rgb(var(--v-theme-error));
+}
+.port {
+  position: sticky;
+  left: 0;
+  z-index: 2;
+  background: rgb(var(--v-theme-background));
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 6px;
+  padding: 0 8px 0 16px;
+  font-size: 12.5px;
+}
+.aimed .port {
+  color: var(--copper);
+}
+.pin {
+  font-size: 11px;
+}
+.wirebox {
+  position: relative;
+}
+.caption {
+  position: absolute;
+  right: 0;
+  bottom: -17px;
+  z-index: 6;
+  font-size: 11.5px;
+  padding: 2px 8px;
+  border-radius: 3px;
+  background: var(--copper);
+  color: rgb(var(--v-theme-on-primary));
+  white-space: nowrap;
+  pointer-events: none;
+}
+.meters {
+  position: sticky;
+  right: 0;
+  z-index: 2;
+  background: rgb(var(--v-theme-background));
+  display: grid;
+  grid-template-columns: 84px 64px 84px;
+  gap: 12px;
+  padding: 0 16px 0 12px;
+  align-items: center;
+  font-size: 11.5px;
+}
+.meters > span {
+  grid-column: 1 / 4;
+}
+.free {
+  font-size: 11.5px;
+}
+</style>

@@ -1,0 +1,107 @@
+import { onScopeDispose, ref, type Ref } from 'vue'
+import type { LaneView } from '../../api/types'
+import { stretches } from '../../ribbon/geometry'
+import { useDisplay } from '../../state/display'
+import { usePatching, type Target } from '../../state/patching'
+
+/** How far the pointer has to go before a press becomes a drag (px). */
+const THRESHOLD = 4
+
+/**
+ * Dragging pieces: from the tray or a lane, onto a lane or back to the tray. The target is worked out
+ * from the plan and not from what is drawn, since the ghost moves what is drawn.
+ */
+export function useDrag(scale: Ref<number>) {
+  const display = useDisplay()
+  const patching = usePatching()
+  const at = ref({ x: 0, y: 0 })
+  const overTray = ref(false)
+  let pressed: { x: number; y: number; pieces: string[] } | undefined
+  /** A click follows the release of a drag, and is not meant. */
+  let justDragged = false
+
+  function press(event: PointerEvent, piece: string) {
+    if (event.button !== 0 || event.shiftKey || event.ctrlKey) {
+      return
+    }
+    const pieces = patching.selected.includes(piece) ? [...patching.selected] : [piece]
+    pressed = { x: event.clientX, y: event.clientY, pieces }
+    justDragged = false
+    window.addEventListener('pointermove', move)
+    window.addEventListener('pointerup', release)
+    window.addEventListener('pointercancel', stop)
+    window.addEventListener('keydown', escape)
+  }
+
+  function move(event: PointerEvent) {
+    at.value = { x: event.clientX, y: event.clientY }
+    const far = Math.hypot(event.clientX - pressed!.x, event.clientY - pressed!.y)
+    if (patching.dragged.length === 0 && far > THRESHOLD) {
+      patching.dragged = pressed!.pieces
+    }
+    if (patching.dragged.length > 0) {
+      const under = document.elementsFromPoint(event.clientX, event.clientY)
+      overTray.value = under.some((element) => element.closest('[data-tray]'))
+      void patching.aim(overTray.value ? undefined : targetAt(under, event.clientX))
+    }
+  }
+
+  function targetAt(under: Element[], x: number): Target | undefined {
+    const row = under.map((element) => element.closest<HTMLElement>('[data-lane]')).find(Boolean)
+    const lane = row && display.laneByPort.get(row.dataset.lane!)
+    if (!lane || !lane.present || !patching.fits(patching.dragged, lane.port.kind)) {
+      return undefined
+    }
+    const left = row.querySelector('[data-wire]')!.getBoundingClientRect().left
+    return { port: lane.port, before: before(lane, (x - left) / scale.value) }
+  }
+
+  /** The first leg whose middle lies beyond the pointer; the dragged ones do not count. */
+  function before(lane: LaneView, place: number): string | undefined {
+    return stretches(lane)
+      .filter((s) => !patching.dragged.includes(s.leg.piece))
+      .find((s) => s.from + s.gap + s.length / 2 > place)?.leg.piece
+  }
+
+  function release() {
+    const pieces = patching.dragged
+    const target = patching.target
+    const toTray = overTray.value && pieces.some((piece) => display.legs.has(piece))
+    justDragged = pieces.length > 0
+    stop()
+    if (pieces.length > 0 && target) {
+      patching.select(pieces[0])
+      patching.selected = pieces
+      void patching.patch(pieces, target)
+    } else if (toTray) {
+      void display.edit({ type: 'UnpatchPieces', pieces })
+    }
+  }
+
+  function escape(event: KeyboardEvent) {
+    if (event.key === 'Escape') {
+      justDragged = true
+      stop()
+    }
+  }
+
+  function stop() {
+    pressed = undefined
+    overTray.value = false
+    patching.endDrag()
+    window.removeEventListener('pointermove', move)
+    window.removeEventListener('pointerup', release)
+    window.removeEventListener('pointercancel', stop)
+    window.removeEventListener('keydown', escape)
+  }
+
+  /** Whether the click that is being handled ends a drag. */
+  function clickIsMeant(): boolean {
+    const meant = !justDragged
+    justDragged = false
+    return meant
+  }
+
+  onScopeDispose(stop)
+  return { at, overTray, press, clickIsMeant }
+}

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+
+/** A number that is edited where it stands. An empty field gives undefined where that is allowed. */
+const props = defineProps<{
+  value?: number
+  label: string
+  least: number
+  most: number
+  /** Shown where there is no value; then the field may be emptied. */
+  none?: string
+  step?: number
+}>()
+const emit = defineEmits<{ change: [value: number | undefined] }>()
+
+const text = ref('')
+const field = ref<HTMLInputElement>()
+const reset = () => (text.value = props.value === undefined ? '' : String(props.value))
+watch(() => props.value, reset, { immediate: true })
+
+function commit() {
+  const typed = text.value.trim()
+  const number = Number(typed)
+  if (typed === '' && props.none !== undefined) {
+    if (props.value !== undefined) {
+      emit('change', undefined)
+    }
+    return
+  }
+  const whole = props.step !== undefined || Number.isInteger(number)
+  if (typed === '' || !whole || !(number >= props.least && number <= props.most)) {
+    field.value?.setCustomValidity(
+      `${typed || 'Nothing'}: allowed is ${props.least} to ${props.most}`,
+    )
+    field.value?.reportValidity()
+    return
+  }
+  field.value?.setCustomValidity('')
+  if (number !== props.value) {
+    emit('change', number)
+  }
+}
+function cancel() {
+  reset()
+  field.value?.setCustomValidity('')
+  field.value?.blur()
+}
+</script>
+
+<template>
+  <input
+    ref="field"
+    v-model="text"
+    class="number mono"
+    inputmode="decimal"
+    :placeholder="none"
+    :aria-label="label"
+    :title="`${label}: ${least} to ${most}`"
+    :style="{ width: `${Math.max(2, (text || none || '').length) + 1}ch` }"
+    @keydown.enter.stop.prevent="commit"
+    @keydown.esc.stop="cancel"
+    @input="field?.setCustomValidity('')"
+    @blur="commit"
+  />
+</template>
+
+<style scoped>
+.number {
+  border: none;
+  border-bottom: 1px dashed var(--copper);
+  text-align: center;
+  font-size: inherit;
+  padding: 0;
+  min-width: 0;
+  color: inherit;
+  background: transparent;
+}
+.number::placeholder {
+  color: var(--quiet);
+  opacity: 1;
+}
+</style>

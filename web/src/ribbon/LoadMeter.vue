@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+const props = defineProps<{
+  /** The number as text, with its unit. */
+  text: string
+  /** Share of what is allowed; 1 is all of it. */
+  share: number
+  /** What it is, for people who hear it. */
+  label: string
+  /** A second mark on the meter, such as at full brightness; a share too. */
+  mark?: number
+}>()
+
+const state = computed(() => (props.share > 1 ? 'over' : props.share > 0.9 ? 'near' : 'fine'))
+const percent = (share: number) => `${Math.min(100, Math.max(0, share * 100))}%`
+</script>
+
+<template>
+  <div class="meter" :class="state" :title="label">
+    <span class="mono number"
+      ><span v-if="state === 'over'" aria-hidden="true">▲ </span>{{ text }}</span
+    >
+    <div
+      class="track"
+      role="meter"
+      :aria-label="label"
+      aria-valuemin="0"
+      aria-valuemax="100"
+      :aria-valuenow="Math.min(100, Math.round(share * 100))"
+      :aria-valuetext="text"
+    >
+      <div class="fill" :style="{ width: percent(share) }" />
+      <div v-if="mark !== undefined" class="mark" :style="{ left: percent(mark) }" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.meter {
+  display: grid;
+  gap: 3px;
+  align-content: center;
+}
+.number {
+  font-size: 11.5px;
+  white-space: nowrap;
+}
+.track {
+  position: relative;
+  height: 4px;
+  border-radius: 2px;
+  background: var(--line);
+  overflow: hidden;
+}
+.fill {
+  height: 100%;
+  background: rgb(var(--v-theme-success));
+}
+.mark {
+  position: absolute;
+  top: 0;
+  width: 2px;
+  height: 100%;
+  background: rgb(var(--v-theme-on-surface));
+}
+.near .fill {
+  background: rgb(var(--v-theme-warning));
+}
+.over .fill {
+  background: rgb(var(--v-theme-error));
+}
+.over .number {
+  color: rgb(var(--v-theme-error));
+  font-weight: 500;
+}
+</style>

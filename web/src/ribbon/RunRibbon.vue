@@ -1,0 +1,309 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { LaneView } from '../api/types'
+import { useDisplay } from '../state/display'
+import { limitOf, stretches, type Stretch } from './geometry'
+
+/** A run as a wire: ribbons to scale, null pixels hatched, folds notched, an end stop at the limit. */
+const props = defineProps<{
+  lane: LaneView
+  /** Screen pixels for one pixel of the wire. */
+  scale: number
+  selected: string[]
+  pointed?: string
+  /** Pieces that are only being tried here. */
+  ghosts: string[]
+  cut: string[]
+  /** The leg that the keyboard stands on; the number of legs: the free end. */
+  active?: number
+}>()
+const emit = defineEmits<{
+  press: [event: PointerEvent, piece: string]
+  choose: [piece: string, extend: boolean]
+  point: [piece: string | undefined]
+  focusCell: [index: number]
+}>()
+
+const display = useDisplay()
+const wires = computed(() => stretches(props.lane))
+const limit = computed(() => limitOf(props.lane))
+const end = computed(() =>
+  wires.value.reduce((far, s) => Math.max(far, s.from + s.gap + s.length), 0),
+)
+const over = computed(() => props.lane.load?.over ?? 0)
+
+const px = (places: number) => `${places * props.scale}px`
+
+function width(s: Stretch): number {
+  return Math.max(s.length * props.scale - 1, 14)
+}
+
+/** Marks inside a leg: section ends, null pixels of sections, folds; in screen pixels. */
+function marks(s: Stretch) {
+  const sections: number[] = []
+  const nulls: { at: number; wide: number }[] = []
+  const folds: number[] = []
+  const piece = display.pieces.get(s.leg.piece)?.piece
+  if (piece?.kind !== 'string') {
+    return { sections, nulls, folds }
+  }
+  let at = 0
+  for (const section of piece.sections) {
+    if (at > 0) {
+      sections.push(at * props.scale)
+    }
+    if (section.nullPixels > 0) {
+      nulls.push({ at: at * props.scale, wide: Math.max(3, section.nullPixels * props.scale) })
+      at += section.nullPixels
+    }
+    if (section.fold && section.fold * props.scale >= 5) {
+      for (let turn = section.fold; turn < section.pixels; turn += section.fold) {
+        folds.push((at + turn) * props.scale)
+      }
+    }
+    at += section.pixels
+  }
+  return { sections, nulls, folds }
+}
+
+function count(s: Stretch): string {
+  if (props.lane.port.kind === 'DMX') {
+    return `${s.leg.sections[0]?.channels ?? ''}`
+  }
+  return props.lane.port.kind === 'RELAY' ? '' : `${s.leg.pixels}`
+}
+
+function told(s: Stretch): string {
+  const first = s.leg.sections[0]
+  const start = first?.start ? `, starts ${first.start}` : ''
+  const unit = props.lane.port.kind === 'PIXEL' ? 'pixels' : 'channels'
+  const held = first?.held && props.lane.port.kind !== 'DMX' ? ', held' : ''
+  const mirror = s.leg.mirrorOf
+    ? `, mirrors ${display.pieces.get(s.leg.mirrorOf)?.title ?? s.leg.mirrorOf}`
+    : ''
+  return `${s.leg.title}, ${count(s)} ${unit}${start}${held}${mirror}, on ${props.lane.written}`
+}
+</script>
+
+<template>
+  <div class="wire" :style="{ width: px(Math.max(end, limit ?? 0) + 4) }">
+    <div v-if="limit" class="rail" :style="{ width: px(limit) }" />
+    <div
+      v-if="limit && end > limit"
+      class="beyond"
+      :style="{ left: px(limit), width: px(end - limit) }"
+    />
+    <template v-for="s in wires" :key="s.leg.piece">
+      <div
+        v-if="s.gap"
+        class="nulls"
+        :style="{ left: px(s.from), width: `${Math.max(3, s.gap * scale - 1)}px` }"
+        :title="`${s.gap} null pixels`"
+      />
+      <button
+        type="button"
+        class="leg"
+        :class="{
+          selected: selected.includes(s.leg.piece),
+          pointed: pointed === s.leg.piece,
+          ghost: ghosts.includes(s.leg.piece),
+          cut: cut.includes(s.leg.piece),
+          mirror: s.leg.mirrorOf,
+        }"
+        :style="{
+          left: px(s.from + s.gap),
+          width: `${width(s)}px`,
+          '--zone': display.zoneColour(s.leg.zone),
+        }"
+        :tabindex="active === s.index ? 0 : -1"
+        :data-piece="s.leg.piece"
+        :data-cell="s.index"
+        :aria-label="told(s)"
+        :aria-pressed="selected.includes(s.leg.piece)"
+        @pointerdown="emit('press', $event, s.leg.piece)"
+        @click="emit('choose', s.leg.piece, $event.shiftKey || $event.ctrlKey)"
+        @pointerenter="emit('point', s.leg.piece)"
+        @pointerleave="emit('point', undefined)"
+        @focus="emit('focusCell', s.index)"
+      >
+        <span
+          v-for="(n, i) in marks(s).nulls"
+          :key="`n${i}`"
+          class="nulls inside"
+          :style="{ left: `${n.at}px`, width: `${n.wide}px` }"
+        />
+        <span
+          v-for="x in marks(s).sections"
+          :key="`s${x}`"
+          class="cutline"
+          :style="{ left: `${x}px` }"
+        />
+        <span v-for="x in marks(s).folds" :key="`f${x}`" class="fold" :style="{ left: `${x}px` }" />
+        <span
+          v-if="s.leg.sections[0]?.held && lane.port.kind !== 'DMX'"
+          class="catch"
+          title="The start address is held"
+        />
+        <span class="name">{{ s.leg.mirrorOf ? '= ' : '' }}{{ s.leg.title }}</span>
+        <span v-if="width(s) > 84" class="count mono">{{ count(s) }}</span>
+      </button>
+    </template>
+    <div v-if="limit" class="stop" :class="{ broken: over > 0 }" :style="{ left: px(limit) }">
+      <span v-if="over > 0" class="excess mono">
+        +{{ over }} over the {{ lane.load?.limitBy === 'FRAME' ? 'frame' : 'model' }}
+      </span>
+    </div>
+    <button
+      type="button"
+      class="free"
+      :style="{ left: px(end) }"
+      :tabindex="active === wires.length ? 0 : -1"
+      :data-cell="wires.length"
+      :aria-label="`End of ${lane.written}${lane.legs.length ? '' : ', nothing hangs here'}`"
+      @focus="emit('focusCell', wires.length)"
+    />
+  </div>
+</template>
+
+<style scoped>
+.wire {
+  position: relative;
+  height: 100%;
+}
+.rail {
+  position: absolute;
+  left: 0;
+  top: calc(50% - 0.5px);
+  height: 1px;
+  background: var(--line-strong);
+}
+.leg {
+  position: absolute;
+  top: 6px;
+  bottom: 6px;
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding: 0 6px 0 9px;
+  border-radius: 3px;
+  border: 1px solid color-mix(in srgb, var(--zone) 55%, transparent);
+  border-left: 4px solid var(--zone);
+  background: color-mix(in srgb, var(--zone) 22%, rgb(var(--v-theme-surface)));
+  color: rgb(var(--v-theme-on-surface));
+  font-size: 12px;
+  text-align: left;
+  overflow: hidden;
+  cursor: grab;
+  touch-action: none;
+  user-select: none;
+}
+.leg.pointed {
+  background: color-mix(in srgb, var(--zone) 38%, rgb(var(--v-theme-surface)));
+}
+.leg.selected {
+  border-color: var(--copper);
+  box-shadow: 0 0 0 1.5px var(--copper);
+}
+.leg.ghost {
+  border: 1.5px dashed var(--copper);
+  background: color-mix(in srgb, var(--zone) 10%, transparent);
+}
+.leg.cut {
+  opacity: 0.45;
+  border-style: dashed;
+}
+.leg.mirror {
+  border-style: dotted;
+  border-left-style: solid;
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  font-weight: 500;
+  flex: 1;
+  position: relative;
+}
+.count {
+  font-size: 11px;
+  position: relative;
+}
+.nulls {
+  position: absolute;
+  top: 6px;
+  bottom: 6px;
+  background: repeating-linear-gradient(115deg, var(--line-strong) 0 1.5px, transparent 1.5px 4px);
+  border: 1px solid var(--line-strong);
+  border-radius: 2px;
+}
+.nulls.inside {
+  top: 0;
+  bottom: 0;
+  border-radius: 0;
+}
+.cutline {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  width: 1px;
+  background: var(--zone);
+}
+.fold {
+  position: absolute;
+  top: -1px;
+  width: 1.5px;
+  height: 5px;
+  background: var(--zone);
+}
+.catch {
+  flex: none;
+  width: 7px;
+  height: 9px;
+  border: 2px solid var(--copper);
+  border-right: none;
+  border-radius: 2px 0 0 2px;
+}
+.stop {
+  position: absolute;
+  top: 3px;
+  bottom: 3px;
+  width: 2px;
+  background: rgb(var(--v-theme-on-surface));
+  pointer-events: none;
+}
+.stop.broken {
+  background: rgb(var(--v-theme-error));
+}
+.excess {
+  position: absolute;
+  left: 8px;
+  top: 7px;
+  white-space: nowrap;
+  font-size: 11px;
+  padding: 1px 5px;
+  border-radius: 3px;
+  background: rgb(var(--v-theme-error));
+  color: rgb(var(--v-theme-on-error));
+}
+.beyond {
+  position: absolute;
+  top: 3px;
+  bottom: 3px;
+  z-index: 1;
+  pointer-events: none;
+  background:
+    repeating-linear-gradient(45deg, rgb(var(--v-theme-error)) 0 1px, transparent 1px 6px),
+    repeating-linear-gradient(-45deg, rgb(var(--v-theme-error)) 0 1px, transparent 1px 6px);
+}
+.free {
+  position: absolute;
+  top: 8px;
+  bottom: 8px;
+  width: 10px;
+  margin-left: 3px;
+  border-radius: 2px;
+}
+.free:focus-visible {
+  background: var(--line);
+}
+</style>

@@ -1,0 +1,48 @@
+import type { LaneView, LegView } from '../api/types'
+
+/** Where a leg lies along its wire, in pixels of the wire. */
+export interface Stretch {
+  leg: LegView
+  index: number
+  /** Where the gap before it begins. */
+  from: number
+  /** Null pixels of that gap. */
+  gap: number
+  /** Pixels and null pixels of the piece itself. */
+  length: number
+}
+
+/** Fixtures lie at their slots; everything else follows the leg before it. */
+export function stretches(lane: LaneView): Stretch[] {
+  let at = 0
+  return lane.legs.map((leg, index) => {
+    if (lane.port.kind === 'DMX') {
+      const channels = leg.sections[0]?.channels ?? 1
+      return { leg, index, from: slotOf(leg) - 1, gap: 0, length: channels }
+    }
+    const length = lane.port.kind === 'RELAY' ? 24 : leg.places - leg.nullPixels
+    const stretch = { leg, index, from: at, gap: leg.nullPixels, length }
+    at += leg.nullPixels + length
+    return stretch
+  })
+}
+
+/** The slot that a fixture is set to. */
+export function slotOf(leg: LegView): number {
+  const start = leg.sections[0]?.start?.split(':')[1]
+  return start === undefined ? 1 : Number(start)
+}
+
+/** Where a lane ends, in pixels of the wire; undefined where nothing limits it. */
+export function limitOf(lane: LaneView): number | undefined {
+  if (lane.port.kind === 'DMX') {
+    return 512
+  }
+  return lane.load?.limit ?? lane.modelLimit
+}
+
+/** How far a lane reaches, limit or ribbons, whichever is longer. */
+export function reachOf(lane: LaneView): number {
+  const used = stretches(lane).reduce((far, s) => Math.max(far, s.from + s.gap + s.length), 0)
+  return Math.max(used, limitOf(lane) ?? 0)
+}

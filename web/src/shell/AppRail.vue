@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import {
+  mdiSendVariantOutline,
+  mdiTransitConnectionHorizontal,
+  mdiViewDashboardOutline,
+} from '@mdi/js'
+
+/** The places, in the order of the work. */
+const places = [
+  { name: 'overview', title: 'Overview', icon: mdiViewDashboardOutline },
+  { name: 'patch', title: 'Patch', icon: mdiTransitConnectionHorizontal },
+  { name: 'handover', title: 'Handover', icon: mdiSendVariantOutline },
+]
+</script>
+
+<template>
+  <nav class="rail" aria-label="Places">
+    <img src="/favicon.svg" alt="Hamper" class="mark" />
+    <router-link v-for="place in places" :key="place.name" :to="{ name: place.name }" class="to">
+      <v-icon :icon="place.icon" size="22" />
+      <span>{{ place.title }}</span>
+    </router-link>
+  </nav>
+</template>
+
+<style scoped>
+.rail {
+  width: 76px;
+  flex: none;
+  background: #2b2a27;
+  color: #d9d3c6;
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  padding: 8px 6px;
+}
+.mark {
+  width: 34px;
+  height: 34px;
+  margin: 2px auto 12px;
+}
+.to {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  gap: 3px;
+  padding: 8px 0;
+  font-size: 11.5px;
+  color: inherit;
+  text-decoration: none;
+  border-radius: 4px;
+  border-left: 3px solid transparent;
+}
+.to:hover {
+  background: #3a3833;
+}
+.to.router-link-active {
+  color: #fff;
+  background: #403d37;
+  border-left-color: #e29a64;
+}
+</style>

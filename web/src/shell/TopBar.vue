@@ -1,0 +1,196 @@
+<script setup lang="ts">
+import {
+  mdiAlertOctagonOutline,
+  mdiChevronDown,
+  mdiRedoVariant,
+  mdiThemeLightDark,
+  mdiUndoVariant,
+} from '@mdi/js'
+import { computed, ref } from 'vue'
+import { useDisplay } from '../state/display'
+import { useShell } from '../state/shell'
+import FinderBox from './FinderBox.vue'
+
+const display = useDisplay()
+const shell = useShell()
+const file = ref<HTMLInputElement>()
+const naming = ref<'new' | 'rename'>()
+const name = ref('')
+
+const counts = computed(() => {
+  const count = { FAULT: 0, RISK: 0, HINT: 0 }
+  display.view?.findings.forEach((finding) => count[finding.severity]++)
+  return count
+})
+const clean = computed(() => display.view?.findings.length === 0)
+
+function take(event: Event) {
+  const input = event.target as HTMLInputElement
+  const chosen = input.files?.[0]
+  if (chosen) {
+    void display.importFile(chosen)
+  }
+  // the same file may be chosen again after it was mended
+  input.value = ''
+}
+
+function ask(what: 'new' | 'rename') {
+  name.value = what === 'rename' ? display.view!.name : ''
+  naming.value = what
+}
+
+async function settle() {
+  const given = name.value.trim()
+  const what = naming.value
+  naming.value = undefined
+  if (what === 'new') {
+    await display.create(given)
+  } else if (given !== display.view!.name) {
+    await display.edit({ type: 'SetDisplay', name: given, settings: display.view!.settings })
+  }
+}
+</script>
+
+<template>
+  <header class="bar">
+    <v-menu>
+      <template #activator="{ props }">
+        <v-btn v-bind="props" class="name" :append-icon="mdiChevronDown" data-test="display-menu">
+          {{ display.view?.name ?? 'Hamper' }}
+        </v-btn>
+      </template>
+      <v-list density="compact" min-width="260">
+        <v-list-subheader>Displays</v-list-subheader>
+        <v-list-item
+          v-for="one in display.list"
+          :key="one.id"
+          :title="one.name"
+          :subtitle="`${one.props} props, ${one.controllers} controllers`"
+          :active="one.id === display.view?.id"
+          @click="display.open(one.id)"
+        />
+        <v-divider class="my-1" />
+        <v-list-item title="New display…" @click="ask('new')" />
+        <v-list-item title="Open a display file…" @click="file?.click()" />
+        <template v-if="display.view">
+          <v-list-item title="Rename this display…" @click="ask('rename')" />
+          <v-list-item
+            title="Save as a display file"
+            :href="`/api/displays/${display.view.id}/file`"
+            download
+          />
+        </template>
+      </v-list>
+    </v-menu>
+    <input
+      ref="file"
+      type="file"
+      accept=".json"
+      hidden
+      aria-label="Display file"
+      data-test="import-file"
+      @change="take"
+    />
+
+    <FinderBox v-if="display.view" class="finder" />
+    <v-spacer />
+
+    <template v-if="display.view">
+      <v-btn
+        :prepend-icon="mdiUndoVariant"
+        :disabled="!display.view.undo.undo"
+        class="step"
+        data-test="undo"
+        :aria-label="`Undo: ${display.view.undo.undo ?? 'nothing'}`"
+        @click="display.undo()"
+      >
+        <span class="what">{{ display.view.undo.undo ?? 'Nothing to undo' }}</span>
+      </v-btn>
+      <v-btn
+        :icon="mdiRedoVariant"
+        size="small"
+        :disabled="!display.view.undo.redo"
+        data-test="redo"
+        :title="display.view.undo.redo ? `Redo: ${display.view.undo.redo}` : 'Nothing to redo'"
+        :aria-label="`Redo: ${display.view.undo.redo ?? 'nothing'}`"
+        @click="display.redo()"
+      />
+      <v-btn
+        class="pill mono"
+        variant="outlined"
+        :color="counts.FAULT ? 'error' : counts.RISK ? 'warning' : undefined"
+        :prepend-icon="mdiAlertOctagonOutline"
+        :aria-pressed="shell.findingsOpen"
+        data-test="findings-pill"
+        @click="shell.findingsOpen = !shell.findingsOpen"
+      >
+        <template v-if="clean">all clear</template>
+        <template v-else>
+          {{ counts.FAULT }} {{ counts.FAULT === 1 ? 'fault' : 'faults' }} · {{ counts.RISK }}
+          {{ counts.RISK === 1 ? 'risk' : 'risks'
+          }}<template v-if="counts.HINT"> · {{ counts.HINT }} hints</template>
+        </template>
+      </v-btn>
+    </template>
+    <v-btn
+      :icon="mdiThemeLightDark"
+      size="small"
+      :aria-label="shell.dark ? 'Light theme' : 'Dark theme'"
+      data-test="theme"
+      @click="shell.dark = !shell.dark"
+    />
+
+    <v-dialog
+      :model-value="naming !== undefined"
+      max-width="420"
+      @update:model-value="naming = undefined"
+    >
+      <v-card>
+        <v-card-title class="text-body-1 font-weight-bold">
+          {{ naming === 'new' ? 'New display' : 'Rename this display' }}
+        </v-card-title>
+        <v-card-text>
+          <form @submit.prevent="name.trim() && settle()">
+            <v-text-field v-model="name" label="Name" maxlength="80" autofocus />
+          </form>
+        </v-card-text>
+        <v-card-actions>
+          <v-spacer />
+          <v-btn @click="naming = undefined">Cancel</v-btn>
+          <v-btn color="primary" :disabled="!name.trim()" @click="settle">
+            {{ naming === 'new' ? 'Start' : 'Rename' }}
+          </v-btn>
+        </v-card-actions>
+      </v-card>
+    </v-dialog>
+  </header>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  height: 52px;
+  flex: none;
+  padding: 0 12px;
+  border-bottom: 1px solid var(--line);
+  background: rgb(var(--v-theme-surface));
+}
+.name {
+  font-size: 16px;
+  font-weight: 600;
+}
+.finder {
+  width: 340px;
+}
+.step .what {
+  max-width: 190px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  font-weight: 400;
+}
+.pill {
+  font-size: 12.5px;
+}
+</style>

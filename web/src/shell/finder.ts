@@ -1,0 +1,117 @@
+import type { DisplayView, LaneView, LegView, Subject } from '../api/types'
+
+/** One thing that the finder offers. */
+export interface Found {
+  key: string
+  title: string
+  detail: string
+  subject?: Subject
+  /** A patch that choosing it makes: pieces to a port. */
+  patch?: { piece: string; lane: LaneView }
+}
+
+const MOST = 12
+
+function laneSubject(lane: LaneView): Subject {
+  return { controller: lane.port.controller, port: lane.port }
+}
+
+function legSubject(lane: LaneView, leg: LegView): Subject {
+  return { controller: lane.port.controller, port: lane.port, piece: leg.piece }
+}
+
+/** What answers to universe:channel. */
+function atAddress(display: DisplayView, universe: number, channel: number): Found[] {
+  const slot = universe * 1000 + channel
+  const place = (text?: string) => {
+    const [u, c] = (text ?? '').split(':').map(Number)
+    return c === undefined ? NaN : u * 1000 + c
+  }
+  return display.controllers.flatMap((controller) =>
+    controller.lanes.flatMap((lane) =>
+      lane.legs
+        .filter((leg) => leg.sections.some((s) => place(s.start) <= slot && slot <= place(s.end)))
+        .map((leg) => ({
+          key: `address-${leg.piece}`,
+          title: `${leg.title} answers to ${universe}:${channel}`,
+          detail: lane.written,
+          subject: legSubject(lane, leg),
+        })),
+    ),
+  )
+}
+
+/** "bow rail to K1-7": a patch in words. */
+function command(display: DisplayView, text: string): Found[] {
+  const parts = /^(.+?)\s+to\s+(\S+)$/i.exec(text)
+  if (!parts) {
+    return []
+  }
+  const [, what, where] = parts
+  const lane = display.controllers
+    .flatMap((controller) => controller.lanes)
+    .find((one) => one.written.toLowerCase() === where.toLowerCase())
+  if (!lane) {
+    return []
+  }
+  return pieces(display)
+    .filter((piece) => piece.title.toLowerCase().includes(what.toLowerCase()))
+    .map((piece) => ({
+      key: `patch-${piece.piece.id}`,
+      title: `Patch ${piece.title} to ${lane.written}`,
+      detail: piece.written ? `now on ${piece.written}` : 'not patched',
+      patch: { piece: piece.piece.id, lane },
+    }))
+}
+
+function pieces(display: DisplayView) {
+  return display.props.flatMap((prop) => prop.pieces)
+}
+
+/** Finds by name, address ("12:301"), port ("K1-7") or IP address, and reads patch commands. */
+export function find(display: DisplayView, query: string): Found[] {
+  const text = query.trim()
+  if (!text) {
+    return []
+  }
+  const address = /^(\d+):(\d+)$/.exec(text)
+  if (address) {
+    return atAddress(display, Number(address[1]), Number(address[2])).slice(0, MOST)
+  }
+  const wanted = text.toLowerCase()
+  const found = command(display, text)
+  for (const view of display.controllers) {
+    const { controller } = view
+    const ip = controller.settings.address ?? ''
+    const names = [controller.tag, controller.name, ip, view.modelTitle]
+    if (names.some((name) => name.toLowerCase().includes(wanted))) {
+      found.push({
+        key: `controller-${controller.id}`,
+        title: `${controller.tag} ${controller.name}`,
+        detail: [view.modelTitle, ip].filter(Boolean).join(' · '),
+        subject: { controller: controller.id },
+      })
+    }
+    view.lanes
+      .filter((lane) => lane.written.toLowerCase().startsWith(wanted))
+      .forEach((lane) =>
+        found.push({
+          key: `port-${lane.written}`,
+          title: lane.written,
+          detail: lane.legs.map((leg) => leg.title).join(', ') || 'free',
+          subject: laneSubject(lane),
+        }),
+      )
+  }
+  for (const piece of pieces(display)) {
+    if (piece.title.toLowerCase().includes(wanted)) {
+      found.push({
+        key: `piece-${piece.piece.id}`,
+        title: piece.title,
+        detail: piece.written ?? 'not patched',
+        subject: { piece: piece.piece.id },
+      })
+    }
+  }
+  return found.slice(0, MOST)
+}

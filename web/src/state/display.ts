@@ -1,0 +1,229 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { api, Problem } from '../api/client'
+import type {
+  CatalogueView,
+  ControllerView,
+  Delta,
+  DisplayView,
+  Edit,
+  LaneView,
+  LegView,
+  Listed,
+  PieceView,
+  PixelType,
+  PropView,
+} from '../api/types'
+
+/** A line that says what an edit did. */
+export interface Said {
+  text: string
+  canUndo: boolean
+}
+
+/** Puts changed entries into a list and brings it into the order given. */
+function merge<T>(now: T[], changed: T[], order: string[], id: (entry: T) => string): T[] {
+  const byId = new Map(now.map((entry) => [id(entry), entry]))
+  changed.forEach((entry) => byId.set(id(entry), entry))
+  return order.map((key) => byId.get(key)!)
+}
+
+/** A key for a port that can stand in an attribute. */
+export function portKey(port: { controller: string; kind: string; port: number }): string {
+  return `${port.controller}|${port.kind}|${port.port}`
+}
+
+export const useDisplay = defineStore('display', () => {
+  const list = ref<Listed[]>([])
+  const catalogue = shallowRef<CatalogueView>()
+  const view = shallowRef<DisplayView>()
+  const said = ref<Said>()
+  const problem = shallowRef<Problem>()
+  const busy = ref(0)
+  let events: EventSource | undefined
+  /** Edits go one after another, so that each is made on the version before it. */
+  let queue: Promise<unknown> = Promise.resolve()
+
+  const lanes = computed(() => view.value?.controllers.flatMap((c) => c.lanes) ?? [])
+  const laneByPort = computed(() => new Map(lanes.value.map((lane) => [portKey(lane.port), lane])))
+  const pieces = computed(
+    () => new Map<string, PieceView>(allPieces(view.value).map((p) => [p.piece.id, p])),
+  )
+  const propOfPiece = computed(() => {
+    const map = new Map<string, PropView>()
+    view.value?.props.forEach((p) => p.pieces.forEach((piece) => map.set(piece.piece.id, p)))
+    return map
+  })
+  const legs = computed(() => {
+    const map = new Map<string, { lane: LaneView; leg: LegView; index: number }>()
+    lanes.value.forEach((lane) =>
+      lane.legs.forEach((leg, index) => map.set(leg.piece, { lane, leg, index })),
+    )
+    return map
+  })
+  const loose = computed(() => allPieces(view.value).filter((piece) => !piece.port))
+  const zoneIndex = computed(() => new Map(view.value?.zones.map((zone, i) => [zone.id, i])))
+
+  function allPieces(display?: DisplayView): PieceView[] {
+    return display?.props.flatMap((prop) => prop.pieces) ?? []
+  }
+
+  function controllerOf(id: string): ControllerView | undefined {
+    return view.value?.controllers.find((c) => c.controller.id === id)
+  }
+
+  function zoneColour(zone?: string): string {
+    const index = zone === undefined ? undefined : zoneIndex.value.get(zone)
+    return index === undefined ? 'var(--zone-none)' : `var(--zone-${index % 8})`
+  }
+
+  /** Runs something that may fail; a failure is shown, and the answer is undefined. */
+  async function attempt<T>(work: () => Promise<T>): Promise<T | undefined> {
+    busy.value++
+    try {
+      return await work()
+    } catch (error) {
+      problem.value =
+        error instanceof Problem ? error : new Problem(0, { title: 'Error', detail: String(error) })
+      return undefined
+    } finally {
+      busy.value--
+    }
+  }
+
+  const pixelTypes = computed(
+    () => new Map<string, PixelType>(catalogue.value?.pixelTypes.map((type) => [type.id, type])),
+  )
+
+  async function loadList() {
+    list.value = (await attempt(api.displays)) ?? list.value
+  }
+
+  async function open(id: string) {
+    const whole = await attempt(() => api.display(id))
+    if (whole) {
+      view.value = whole
+      localStorage.setItem('hamper.display', id)
+      follow(id)
+    }
+  }
+
+  /** Opens the display that was open last, or the first there is. */
+  async function start() {
+    await loadList()
+    catalogue.value = await attempt(api.catalogue)
+    const last = localStorage.getItem('hamper.display')
+    const first = list.value.find((one) => one.id === last) ?? list.value[0]
+    if (first) {
+      await open(first.id)
+    }
+  }
+
+  function follow(id: string) {
+    events?.close()
+    events = api.events(id)
+    events.addEventListener('delta', (event) => take(JSON.parse(event.data)))
+    let opened = false
+    events.addEventListener('open', () => {
+      // after a break the stream has a gap: look at everything again
+      if (opened) {
+        void open(id)
+      }
+      opened = true
+    })
+  }
+
+  function take(delta: Delta) {
+    const now = view.value
+    if (!now || delta.version <= now.version) {
+      return
+    }
+    if (delta.fromVersion !== now.version) {
+      void open(now.id)
+      return
+    }
+    view.value = {
+      ...now,
+      version: delta.version,
+      name: delta.name,
+      settings: delta.settings,
+      zones: delta.zones,
+      controllers: merge(
+        now.controllers,
+        delta.controllers,
+        delta.controllerOrder,
+        (c) => c.controller.id,
+      ),
+      props: merge(now.props, delta.props, delta.propOrder, (p) => p.prop.id),
+      findings: delta.findings ?? now.findings,
+      undo: delta.undo,
+    }
+  }
+
+  function act(work: (id: string, version: number) => Promise<Delta>, canUndo: boolean) {
+    const next = queue.then(() =>
+      attempt(async () => {
+        const now = view.value!
+        try {
+          const delta = await work(now.id, now.version)
+          take(delta)
+          said.value = { text: delta.moved || delta.label, canUndo }
+          return delta
+        } catch (error) {
+          if (error instanceof Problem && error.status === 409) {
+            await open(now.id)
+          }
+          throw error
+        }
+      }),
+    )
+    queue = next
+    return next
+  }
+
+  const edit = (change: Edit) => act((id, version) => api.edit(id, version, change), true)
+  const undo = () => act(api.undo, false)
+  const redo = () => act(api.redo, true)
+
+  async function importFile(file: File) {
+    const added = await attempt(() => api.importFile(file))
+    if (added) {
+      await loadList()
+      await open(added.id)
+      said.value = { text: `${added.name} was added`, canUndo: false }
+    }
+  }
+
+  async function create(name: string) {
+    const added = await attempt(() => api.create(name))
+    if (added) {
+      await loadList()
+      await open(added.id)
+    }
+  }
+
+  return {
+    list,
+    view,
+    said,
+    problem,
+    busy,
+    lanes,
+    laneByPort,
+    pieces,
+    propOfPiece,
+    legs,
+    loose,
+    controllerOf,
+    zoneColour,
+    pixelTypes,
+    loadList,
+    open,
+    start,
+    edit,
+    undo,
+    redo,
+    importFile,
+    create,
+  }
+})

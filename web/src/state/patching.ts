@@ -1,0 +1,118 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { api } from '../api/client'
+import type { LaneView, PortRef, Preview } from '../api/types'
+import { portKey, useDisplay } from './display'
+
+/** Where dragged or cut pieces would be hung. */
+export interface Target {
+  port: PortRef
+  /** The piece before which they go; undefined: at the end. */
+  before?: string
+}
+
+/** What is selected, dragged or cut in Patch, and what letting go would do. */
+export const usePatching = defineStore('patching', () => {
+  const display = useDisplay()
+  /** Selected pieces, in the order they were selected. */
+  const selected = ref<string[]>([])
+  /** The piece whose leg lies under the glass. */
+  const glass = ref<string>()
+  /** The leg or span that is pointed at. */
+  const pointed = ref<string>()
+  /** Pieces that were cut and wait to be pasted. */
+  const cut = ref<string[]>([])
+  /** What Patch is to bring into view: piece:…, port:… or controller:… */
+  const reveal = ref<string>()
+  const dragged = ref<string[]>([])
+  const target = shallowRef<Target>()
+  const preview = shallowRef<Preview>()
+  let asking: AbortController | undefined
+
+  const previewLanes = computed(
+    () => new Map<string, LaneView>(preview.value?.lanes.map((lane) => [portKey(lane.port), lane])),
+  )
+
+  function select(piece: string | undefined, extend = false) {
+    if (piece === undefined) {
+      selected.value = []
+    } else if (!extend) {
+      selected.value = [piece]
+    } else if (selected.value.includes(piece)) {
+      selected.value = selected.value.filter((other) => other !== piece)
+    } else {
+      selected.value = [...selected.value, piece]
+    }
+  }
+
+  /** Whether all pieces hang on this kind of port. */
+  function fits(pieces: string[], kind: PortRef['kind']): boolean {
+    const wanted = { string: 'PIXEL', circuit: 'RELAY', fixture: 'DMX' }
+    return pieces.every((id) => {
+      const piece = display.pieces.get(id)
+      return piece !== undefined && wanted[piece.piece.kind] === kind
+    })
+  }
+
+  function sameTarget(a?: Target, b?: Target): boolean {
+    return a === b || (!!a && !!b && portKey(a.port) === portKey(b.port) && a.before === b.before)
+  }
+
+  /** Points a drag at a place; the ghost follows with the server's numbers. */
+  async function aim(at: Target | undefined) {
+    if (sameTarget(at, target.value)) {
+      return
+    }
+    target.value = at
+    asking?.abort()
+    if (!at || !display.view) {
+      preview.value = undefined
+      return
+    }
+    asking = new AbortController()
+    const mine = asking
+    try {
+      const answer = await api.preview(display.view.id, patchEdit(dragged.value, at), mine.signal)
+      if (asking === mine && target.value === at) {
+        preview.value = answer
+      }
+    } catch {
+      // moved on, or refused: then there is nothing to show, and letting go says why
+      if (asking === mine) {
+        preview.value = undefined
+      }
+    }
+  }
+
+  function patchEdit(pieces: string[], at: Target) {
+    return { type: 'PatchPieces' as const, pieces, port: at.port, before: at.before }
+  }
+
+  function patch(pieces: string[], at: Target) {
+    return display.edit(patchEdit(pieces, at))
+  }
+
+  function endDrag() {
+    asking?.abort()
+    dragged.value = []
+    target.value = undefined
+    preview.value = undefined
+  }
+
+  return {
+    selected,
+    glass,
+    pointed,
+    cut,
+    reveal,
+    dragged,
+    target,
+    preview,
+    previewLanes,
+    select,
+    fits,
+    aim,
+    patch,
+    endDrag,
+  }
+})
