@@ -29,7 +29,8 @@ final class Formats {
   private static final Map<String, String> SCHEMAS =
       Map.of(
           HOME + "display.schema.json", text("display.schema.json"),
-          HOME + "catalogue.schema.json", text("catalogue.schema.json"));
+          HOME + "catalogue.schema.json", text("catalogue.schema.json"),
+          HOME + "configuration.schema.json", text("configuration.schema.json"));
   private static final SchemaRegistry REGISTRY =
       SchemaRegistry.withDefaultDialect(
           SpecificationVersion.DRAFT_2020_12, builder -> builder.schemas(SCHEMAS));

@@ -42,7 +42,8 @@ class ApiSchemas implements OpenApiCustomizer {
 
   @Override
   public void customise(OpenAPI api) {
-    @SuppressWarnings("rawtypes") Map<String, Schema> schemas = api.getComponents().getSchemas();
+    @SuppressWarnings("rawtypes")
+    Map<String, Schema> schemas = api.getComponents().getSchemas();
     api.setServers(List.of()); // the document is the same wherever it is served
     Map<String, Class<?>> records = new LinkedHashMap<>();
     ROOTS.forEach(root -> collect(root, records));
@@ -51,7 +52,8 @@ class ApiSchemas implements OpenApiCustomizer {
     schemas.put(IpAddress.class.getSimpleName(), new StringSchema().example("198.51.100.11"));
   }
 
-  private static void complete(@SuppressWarnings("rawtypes") Map<String, Schema> schemas, String name, Class<?> type) {
+  private static void complete(
+      @SuppressWarnings("rawtypes") Map<String, Schema> schemas, String name, Class<?> type) {
     Schema<?> schema = ownProperties(schemas.get(name));
     if (schema == null) {
       return;

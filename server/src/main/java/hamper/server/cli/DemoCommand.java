@@ -6,7 +6,6 @@ import hamper.server.live.Displays;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
-import org.springframework.context.ConfigurableApplicationContext;
 import picocli.CommandLine.Command;
 
 /** {@code hamper demo}: starts the server with the demo display, Saltmarsh Quay. */
@@ -24,11 +23,9 @@ public final class DemoCommand extends ServeCommand {
 
   /** The demo is added once; what somebody did to it stays. */
   @Override
-  protected void prepare(ConfigurableApplicationContext context) throws IOException {
-    Displays displays = context.getBean(Displays.class);
+  protected void prepare(Displays displays, Catalog catalog) throws IOException {
     if (displays.all().isEmpty()) {
       try (InputStream in = DemoCommand.class.getResourceAsStream(DEMO)) {
-        Catalog catalog = context.getBean(Catalog.class);
         displays.add(DisplayFile.read(in.readAllBytes(), catalog).display());
       }
     }

@@ -1,6 +1,8 @@
 package hamper.server.cli;
 
+import hamper.catalog.Catalog;
 import hamper.server.Server;
+import hamper.server.live.Displays;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.net.BindException;
@@ -39,7 +41,6 @@ public class ServeCommand implements Callable<Integer> {
     Path folder = data == null ? defaultData() : data;
     Files.createDirectories(folder);
     ConfigurableApplicationContext context = start(folder);
-    prepare(context);
     PrintWriter out = spec.commandLine().getOut();
     out.printf(
         "Hamper is ready: http://localhost:%s  (data in %s; Ctrl+C stops it)%n",
@@ -54,11 +55,16 @@ public class ServeCommand implements Callable<Integer> {
   }
 
   /** What is done before the server says that it is ready. */
-  protected void prepare(ConfigurableApplicationContext context) throws IOException {}
+  protected void prepare(Displays displays, Catalog catalog) throws IOException {}
 
-  private ConfigurableApplicationContext start(Path folder) {
+  private ConfigurableApplicationContext start(Path folder) throws IOException {
     try {
-      return Server.start(port, folder);
+      ConfigurableApplicationContext context = Server.start(port, folder);
+      Displays displays = context.getBean(Displays.class);
+      // opens the database now, so that trouble with it is said now
+      displays.all();
+      prepare(displays, context.getBean(Catalog.class));
+      return context;
     } catch (RuntimeException e) {
       for (Throwable cause = e; cause != null; cause = cause.getCause()) {
         String message = String.valueOf(cause.getMessage());

@@ -1,0 +1,64 @@
+package hamper;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** The core knows nothing of frameworks, and its packages know each other one way only. */
+@AnalyzeClasses(packages = "hamper", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+  @ArchTest
+  static final ArchRule CORE_IS_PLAIN_JAVA =
+      noClasses()
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("org..", "com..", "tools..", "java.sql..", "java.io..", "java.nio..");
+
+  @ArchTest
+  static final ArchRule ONE_DIRECTION =
+      layeredArchitecture()
+          .consideringOnlyDependenciesInLayers()
+          .layer("value")
+          .definedBy("hamper.value..")
+          .layer("address")
+          .definedBy("hamper.address..")
+          .layer("catalog")
+          .definedBy("hamper.catalog..")
+          .layer("display")
+          .definedBy("hamper.display..")
+          .layer("edit")
+          .definedBy("hamper.edit..")
+          .layer("resolve")
+          .definedBy("hamper.resolve..")
+          .layer("load")
+          .definedBy("hamper.load..")
+          .layer("config")
+          .definedBy("hamper.config..")
+          .layer("change")
+          .definedBy("hamper.change..")
+          .layer("check")
+          .definedBy("hamper.check..")
+          .whereLayer("address")
+          .mayOnlyAccessLayers("value")
+          .whereLayer("catalog")
+          .mayOnlyAccessLayers("value", "address")
+          .whereLayer("display")
+          .mayOnlyAccessLayers("value", "address", "catalog")
+          .whereLayer("edit")
+          .mayOnlyAccessLayers("value", "catalog", "display")
+          .whereLayer("resolve")
+          .mayOnlyAccessLayers("value", "address", "catalog", "display")
+          .whereLayer("load")
+          .mayOnlyAccessLayers("value", "catalog", "display", "resolve")
+          .whereLayer("config")
+          .mayOnlyAccessLayers("value", "address", "catalog", "display", "resolve")
+          .whereLayer("change")
+          .mayOnlyAccessLayers("address", "display", "resolve", "config")
+          .whereLayer("check")
+          .mayOnlyAccessLayers(
+              "value", "address", "catalog", "display", "resolve", "load", "config");
+}

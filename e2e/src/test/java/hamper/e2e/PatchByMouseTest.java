@@ -1,0 +1,102 @@
+package hamper.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Two strings are dragged onto a port and swapped: everything follows, and survives a SIGKILL. */
+class PatchByMouseTest {
+  private static final String RED = "dinghy-red-1";
+  private static final String BLUE = "dinghy-blue-1";
+  private static final String LANE = "k1|PIXEL|10";
+
+  @TempDir Path data;
+
+  /** What the planner sees of the two strings, everywhere it shows. */
+  private record Seen(
+      List<String> wire, List<String> starts, int onRuler, String findings, String sheet) {}
+
+  private static Seen look(Window window) {
+    window.go("Patch");
+    Locator legs = window.lane(LANE).locator("[data-piece]");
+    List<String> wire = legs.all().stream().map(leg -> leg.getAttribute("data-piece")).toList();
+    List<String> starts = wire.stream().map(window::startOf).toList();
+    int onRuler = 0;
+    for (String piece : wire) {
+      onRuler += window.page.locator("[data-span='%s']".formatted(piece)).count();
+    }
+    String findings = window.findings();
+    window.go("Handover");
+    Locator sheet = window.page.getByTestId("sheet");
+    assertThat(sheet).containsText("Harbour wall");
+    window.page.waitForTimeout(150); // the sheet asks for the newest version
+    Seen seen =
+        new Seen(wire, starts, onRuler, findings, sheet.innerText().replaceAll("\\s+", " "));
+    window.go("Patch");
+    return seen;
+  }
+
+  @Test
+  void twoStringsAreDraggedSwappedUndoneAndAreThereAfterAKill() throws Exception {
+    Program program = Program.demo(data, 0);
+    int port = program.port;
+    Seen last;
+    try (Window window = new Window(program.url)) {
+      window.opened();
+      Seen first = look(window);
+      assertThat(first.wire()).isEmpty();
+
+      window.lane(LANE).scrollIntoViewIfNeeded();
+      window.carry(window.loose(RED), window.lane(LANE), 40);
+      assertThat(window.page.getByTestId("ghost"))
+          .containsText("starts 11:403 · 88 px · 350 fps · 1.0 A");
+      window.acknowledged(window.page.mouse()::up);
+      Seen one = look(window);
+      assertThat(one.wire()).containsExactly(RED);
+      assertThat(one.starts()).containsExactly("11:403");
+      assertThat(one.findings()).isEqualTo("2 faults · 7 risks");
+      assertThat(one.sheet()).contains("10 11:403 Red dinghy 88");
+
+      window.lane(LANE).scrollIntoViewIfNeeded();
+      window.drag(window.loose(BLUE), window.lane(LANE), 300);
+      Seen two = look(window);
+      assertThat(two.wire()).containsExactly(RED, BLUE);
+      assertThat(two.starts()).containsExactly("11:403", "12:157");
+      assertThat(two.onRuler()).isEqualTo(2);
+      assertThat(two.findings()).isEqualTo("2 faults · 6 risks");
+
+      window.lane(LANE).scrollIntoViewIfNeeded();
+      window.drag(window.leg(BLUE), window.lane(LANE), 10);
+      Seen swapped = look(window);
+      assertThat(swapped.wire()).containsExactly(BLUE, RED);
+      assertThat(swapped.starts()).containsExactly("11:403", "12:157");
+      assertThat(swapped.sheet()).contains("10 11:403 Blue dinghy 88").isNotEqualTo(two.sheet());
+
+      window.undo();
+      assertThat(look(window)).isEqualTo(two);
+      window.undo();
+      assertThat(look(window)).isEqualTo(one);
+      window.redo();
+      assertThat(look(window)).isEqualTo(two);
+
+      window.lane(LANE).scrollIntoViewIfNeeded();
+      window.drag(window.leg(BLUE), window.lane(LANE), 10);
+      program.kill();
+      last = swapped;
+      window.noErrors();
+    }
+    try (Program again = Program.demo(data, port);
+        Window window = new Window(again.url)) {
+      window.opened();
+      assertThat(look(window)).isEqualTo(last);
+      window.undo();
+      assertThat(look(window).wire()).containsExactly(RED, BLUE);
+      window.noErrors();
+    }
+  }
+}

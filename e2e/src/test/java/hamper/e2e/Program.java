@@ -1,0 +1,83 @@
+package hamper.e2e;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** The real program in a process of its own, started as a user starts it. */
+final class Program implements AutoCloseable {
+  private static final Path JAR = Path.of("../server/target/hamper-app.jar");
+  private static final Pattern READY = Pattern.compile("ready: (http://localhost:(\\d+))");
+
+  private final Process process;
+  final String url;
+  final int port;
+
+  private Program(Process process, Matcher ready) {
+    this.process = process;
+    this.url = ready.group(1);
+    this.port = Integer.parseInt(ready.group(2));
+  }
+
+  /**
+   * @param port 0 for any free one
+   */
+  static Program demo(Path data, int port) throws IOException {
+    Process process = start("demo", "--port", "" + port, "--data", data.toString());
+    BufferedReader out = reader(process);
+    List<String> told = new ArrayList<>();
+    for (String line = out.readLine(); line != null; line = out.readLine()) {
+      told.add(line);
+      Matcher ready = READY.matcher(line);
+      if (ready.find()) {
+        return new Program(process, ready);
+      }
+    }
+    throw new IllegalStateException("The program ended:\n" + String.join("\n", told));
+  }
+
+  /** Runs a command to its end; answers exit code and everything it said. */
+  static String run(String... args) throws IOException, InterruptedException {
+    Process process = start(args);
+    String said = String.join("\n", reader(process).lines().toList());
+    process.waitFor(30, TimeUnit.SECONDS);
+    return process.exitValue() + ": " + said;
+  }
+
+  private static Process start(String... args) throws IOException {
+    List<String> command =
+        new ArrayList<>(
+            List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-jar",
+                JAR.toString()));
+    command.addAll(Arrays.asList(args));
+    return new ProcessBuilder(command).redirectErrorStream(true).start();
+  }
+
+  private static BufferedReader reader(Process process) {
+    return new BufferedReader(
+        new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+  }
+
+  /** SIGKILL: no shutdown hook runs, nothing is flushed. */
+  void kill() throws InterruptedException {
+    process.destroyForcibly().waitFor();
+  }
+
+  @Override
+  public void close() throws InterruptedException {
+    process.destroy();
+    if (!process.waitFor(20, TimeUnit.SECONDS)) {
+      kill();
+    }
+  }
+}

@@ -1,0 +1,155 @@
+package hamper.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+
+/** A browser window on the program, and what a planner does in it. */
+final class Window implements AutoCloseable {
+  private static final Pattern STARTS = Pattern.compile("starts ([\\d:]+)");
+
+  private final Playwright playwright;
+  private final Browser browser;
+  final Page page;
+  final List<String> errors = new ArrayList<>();
+
+  Window(String url) {
+    playwright =
+        Playwright.create(
+            new Playwright.CreateOptions()
+                .setEnv(
+                    Map.of(
+                        "PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD",
+                        "1",
+                        "PLAYWRIGHT_NODEJS_PATH",
+                        onPath("node").toString())));
+    playwright.selectors().setTestIdAttribute("data-test");
+    browser =
+        playwright
+            .chromium()
+            .launch(
+                new BrowserType.LaunchOptions()
+                    .setExecutablePath(onPath("chromium"))
+                    .setChromiumSandbox(false)
+                    .setArgs(
+                        List.of(
+                            "--disable-gpu",
+                            "--disable-quic",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
+    page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 900));
+    page.onConsoleMessage(
+        message -> {
+          if (message.type().equals("error")) {
+            errors.add(message.text());
+          }
+        });
+    page.onPageError(errors::add);
+    page.navigate(url);
+  }
+
+  private static Path onPath(String program) {
+    return Stream.of(System.getenv("PATH").split(":"))
+        .map(folder -> Path.of(folder, program))
+        .filter(Files::isExecutable)
+        .findFirst()
+        .orElseThrow(() -> new IllegalStateException(program + " is not on the PATH"));
+  }
+
+  void go(String place) {
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(place)).click();
+  }
+
+  /** A leg on a lane. */
+  Locator leg(String piece) {
+    return page.locator("[data-lane] [data-piece='%s']".formatted(piece));
+  }
+
+  /** A piece in the tray. */
+  Locator loose(String piece) {
+    return page.locator("[data-tray] [data-piece='%s']".formatted(piece));
+  }
+
+  Locator lane(String port) {
+    return page.locator("[data-lane='%s']".formatted(port));
+  }
+
+  /** Drags something to a place over a lane; the pointer is not let go. */
+  void carry(Locator what, Locator lane, double right) {
+    BoundingBox from = what.boundingBox();
+    page.mouse().move(from.x + Math.min(12, from.width / 2), from.y + from.height / 2);
+    page.mouse().down();
+    lane.scrollIntoViewIfNeeded();
+    BoundingBox to = lane.locator("[data-wire]").boundingBox();
+    page.mouse().move(to.x + right - 4, to.y + to.height / 2 - 2);
+    page.mouse().move(to.x + right, to.y + to.height / 2);
+  }
+
+  /** Drags something onto a lane, and waits until the edit has come back. */
+  void drag(Locator what, Locator lane, double right) {
+    carry(what, lane, right);
+    acknowledged(page.mouse()::up);
+  }
+
+  /** Does something that makes an edit, and waits for the server's acknowledgement. */
+  void acknowledged(Runnable work) {
+    page.waitForResponse(
+        response ->
+            response.request().method().equals("POST")
+                && response.url().matches(".*/(edits|undo|redo)$")
+                && response.ok(),
+        work);
+    page.waitForTimeout(60); // one repaint
+  }
+
+  void undo() {
+    acknowledged(() -> page.getByTestId("undo").click());
+  }
+
+  void redo() {
+    acknowledged(() -> page.getByTestId("redo").click());
+  }
+
+  /** Where a leg starts, as the planner reads it. */
+  String startOf(String piece) {
+    Matcher starts = STARTS.matcher(leg(piece).getAttribute("aria-label"));
+    assertThat(starts.find()).as(piece).isTrue();
+    return starts.group(1);
+  }
+
+  String findings() {
+    return page.getByTestId("findings-pill").innerText().replaceAll("\\s+", " ");
+  }
+
+  void noErrors() {
+    assertThat(errors).isEmpty();
+  }
+
+  /** Waits until the display is there. */
+  void opened() {
+    assertThat(page.getByTestId("display-menu")).containsText("Saltmarsh Quay");
+  }
+
+  @Override
+  public void close() {
+    browser.close();
+    playwright.close();
+  }
+}

@@ -1,0 +1,280 @@
+package hamper.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hamper.server.Started.Answer;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.URI;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** The API against the real server and a real database file. */
+class ApiTest {
+  private static final Path DEMO =
+      Path.of("src/main/resources/hamper/demo/saltmarsh-quay.hamper.json");
+
+  @TempDir Path data;
+  private Started server;
+  private String display;
+
+  @BeforeEach
+  void start() throws IOException {
+    server = new Started(data);
+    display = importFile(Files.readAllBytes(DEMO)).body().get("id").asString();
+  }
+
+  @AfterEach
+  void stop() {
+    server.close();
+  }
+
+  private Answer importFile(byte[] bytes) {
+    return server.post("/api/displays/import", bytes);
+  }
+
+  private Answer edit(int version, String edit) {
+    return server.post(
+        "/api/displays/" + display + "/edits",
+        "{\"version\": %d, \"edit\": %s}".formatted(version, edit));
+  }
+
+  private static String patch(String piece, int port) {
+    return """
+        {"type": "PatchPieces", "pieces": ["%s"],
+         "port": {"controller": "k1", "kind": "PIXEL", "port": %d}}
+        """
+        .formatted(piece, port);
+  }
+
+  private JsonNode whole() {
+    return server.get("/api/displays/" + display).body();
+  }
+
+  private String file() {
+    return server.get("/api/displays/" + display + "/file").text();
+  }
+
+  @Test
+  void anEditAnswersWhatChangedAndNotEverything() {
+    Answer answer = edit(1, patch("dinghy-red-1", 10));
+    assertThat(answer.status()).isEqualTo(200);
+    assertThat(answer.body().get("version").asInt()).isEqualTo(2);
+    assertThat(answer.body().get("label").asString()).isEqualTo("Patch Red dinghy to K1-10");
+    assertThat(answer.body().get("controllers"))
+        .extracting(view -> view.get("controller").get("tag").asString())
+        .contains("K1")
+        .doesNotContain("K3");
+    assertThat(answer.body().get("props")).hasSize(1);
+    assertThat(answer.body().get("undo").get("undo").asString())
+        .isEqualTo("Patch Red dinghy to K1-10");
+  }
+
+  @Test
+  void undoAndRedoWalkTheSameLineAfterARestart() {
+    String atFirst = file();
+    edit(1, patch("dinghy-red-1", 10));
+    edit(2, patch("dinghy-blue-1", 10));
+    String patched = file();
+    server.post("/api/displays/" + display + "/undo", "{\"version\": 3}");
+    server.close();
+    server = new Started(data);
+    JsonNode redone = server.post("/api/displays/" + display + "/redo", "{\"version\": 4}").body();
+    assertThat(redone.get("label").asString()).isEqualTo("Patch Blue dinghy to K1-10");
+    assertThat(file()).isEqualTo(patched);
+    server.post("/api/displays/" + display + "/undo", "{\"version\": 5}");
+    server.post("/api/displays/" + display + "/undo", "{\"version\": 6}");
+    assertThat(file()).isEqualTo(atFirst);
+    assertThat(whole().get("undo").has("undo")).isFalse();
+    Answer nothing = server.post("/api/displays/" + display + "/undo", "{\"version\": 7}");
+    assertThat(nothing.body().get("detail").asString()).contains("nothing to undo");
+  }
+
+  @Test
+  void everyKindOfEditSurvivesARestart() {
+    List<String> edits =
+        List.of(
+            "{\"type\":\"SetGap\",\"piece\":\"winch-1\",\"nullPixels\":2,\"cableMetres\":7.5}",
+            "{\"type\":\"SetMirror\",\"piece\":\"bollards-1\",\"mirrorOf\":\"winch-1\"}",
+            "{\"type\":\"SetSection\",\"piece\":\"winch-1\",\"index\":0,\"section\":{\"pixels\":61,"
+                + "\"nullPixels\":1,\"group\":2,\"fold\":7,\"backward\":true,\"colourOrder\":\"BRG\","
+                + "\"brightness\":44,\"hold\":{\"universe\":5,\"channel\":31}}}",
+            "{\"type\":\"UnpatchPieces\",\"pieces\":[\"ladders-1\",\"ladders-3\"]}",
+            "{\"type\":\"RemoveProp\",\"prop\":\"net\"}",
+            "{\"type\":\"RemoveController\",\"controller\":\"k5\"}",
+            "{\"type\":\"MoveController\",\"controller\":\"k4\",\"index\":1}",
+            "{\"type\":\"PutZone\",\"zone\":{\"id\":\"pier\",\"name\":\"Pier\",\"eastMetres\":4.5}}",
+            "{\"type\":\"PutProp\",\"prop\":{\"id\":\"bell\",\"name\":\"Bell\",\"zone\":\"pier\","
+                + "\"pieces\":[{\"kind\":\"circuit\",\"id\":\"bell-1\",\"name\":\"lamp\",\"threshold\":9,"
+                + "\"safeOn\":true}]}}",
+            "{\"type\":\"PutController\",\"controller\":{\"id\":\"k9\",\"tag\":\"K9\",\"name\":\"Pier\","
+                + "\"model\":\"ostrand-five\",\"settings\":{\"protocol\":\"E131\",\"transport\":\"MULTICAST\","
+                + "\"universeSize\":510,\"reserveUniverses\":3,\"reserveChannels\":0,\"packing\":\"WHOLE_PIXEL\","
+                + "\"zone\":\"pier\"},\"inputs\":[{\"firstUniverse\":40,\"count\":2,\"size\":510}],\"runs\":[]}}",
+            "{\"type\":\"RemoveZone\",\"zone\":\"slipway\"}",
+            "{\"type\":\"SetDisplay\",\"name\":\"Saltmarsh\",\"settings\":{\"firstUniverse\":3,"
+                + "\"universeStride\":2,\"framesPerSecond\":25}}");
+    int version = 1;
+    for (String edit : edits) {
+      Answer answer = edit(version++, edit);
+      assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+    }
+    String before = file();
+    JsonNode wholeBefore = whole();
+    server.close();
+    server = new Started(data);
+    assertThat(file()).isEqualTo(before);
+    assertThat(whole()).isEqualTo(wholeBefore);
+  }
+
+  @Test
+  void twoWindowsCannotOverwriteEachOtherUnseen() {
+    edit(1, patch("dinghy-red-1", 10));
+    Answer late = edit(1, patch("dinghy-blue-1", 10));
+    assertThat(late.status()).isEqualTo(409);
+    assertThat(late.body().get("version").asInt()).isEqualTo(2);
+    assertThat(late.body().get("since"))
+        .extracting(JsonNode::asString)
+        .containsExactly("Patch Red dinghy to K1-10");
+    assertThat(whole().get("version").asInt()).isEqualTo(2);
+  }
+
+  @Test
+  void anEditThatCannotBeSaysFieldValueAndWhatIsAllowed() {
+    Answer pixels =
+        edit(
+            1,
+            "{\"type\":\"SetSection\",\"piece\":\"winch-1\",\"index\":0,"
+                + "\"section\":{\"pixels\":-4,\"nullPixels\":0,\"group\":1,\"backward\":false}}");
+    assertThat(pixels.status()).isEqualTo(422);
+    assertThat(pixels.body().get("field").asString()).isEqualTo("edit.section.pixels");
+    assertThat(pixels.body().get("value").asString()).isEqualTo("-4");
+    assertThat(pixels.body().get("allowed").asString()).contains("1 to 100000");
+    assertThat(edit(1, patch("nobody", 10)).body().get("detail").asString())
+        .contains("no piece of this display has this id");
+    Answer missing = edit(1, "{\"type\":\"SetGap\",\"piece\":\"winch-1\",\"nullPixels\":1}");
+    assertThat(missing.body().get("field").asString()).isEqualTo("edit.cableMetres");
+    assertThat(edit(1, "{\"type\":\"Juggle\"}").status()).isEqualTo(422);
+    assertThat(whole().get("version").asInt()).isEqualTo(1);
+  }
+
+  @Test
+  void aPreviewShowsTheConsequencesAndKeepsNothing() {
+    Answer preview =
+        server.post(
+            "/api/displays/" + display + "/preview",
+            "{\"edit\": %s}".formatted(patch("slip-edge-1", 5)));
+    assertThat(preview.body().get("cleared"))
+        .extracting(finding -> finding.get("message").asString())
+        .containsExactly("Slipway edge hangs on no port");
+    assertThat(preview.body().get("lanes"))
+        .anyMatch(lane -> lane.get("written").asString().equals("K1-5"));
+    assertThat(whole().get("version").asInt()).isEqualTo(1);
+  }
+
+  @Test
+  void aFileThatCannotBeUsedStoresNothing() {
+    int before = server.get("/api/displays").body().size();
+    Answer bad = importFile("{\"format\":".getBytes(StandardCharsets.UTF_8));
+    assertThat(bad.status()).isEqualTo(422);
+    assertThat(bad.body().get("title").asString())
+        .isEqualTo("This file cannot be used; nothing was stored");
+    assertThat(bad.body().get("reasons").get(0).get("place").asString()).startsWith("line 1");
+    Answer large = importFile(new byte[30 * 1024 * 1024]);
+    assertThat(large.status()).isEqualTo(422);
+    assertThat(large.text()).contains("31,457,280 bytes; allowed are 20,971,520");
+    assertThat(server.get("/api/displays").body()).hasSize(before);
+  }
+
+  @Test
+  void otherWindowsFollow() throws Exception {
+    HttpRequest request =
+        HttpRequest.newBuilder(URI.create(server.base + "/api/displays/" + display + "/events"))
+            .build();
+    var stream = server.client().send(request, BodyHandlers.ofInputStream());
+    try (BufferedReader lines =
+        new BufferedReader(new InputStreamReader(stream.body(), StandardCharsets.UTF_8))) {
+      String line = lines.readLine();
+      while (!line.equals("event:open")) {
+        line = lines.readLine();
+      }
+      edit(1, patch("dinghy-red-1", 10));
+      while (!line.startsWith("data:{\"fromVersion\":1,\"version\":2")) {
+        line = lines.readLine();
+      }
+      assertThat(line).contains("Patch Red dinghy to K1-10");
+    }
+  }
+
+  @Test
+  void aDisplayThatDoesNotExistIsNotFound() {
+    assertThat(server.get("/api/displays/none").status()).isEqualTo(404);
+    assertThat(server.get("/api/displays/%s/configurations/none".formatted(display)).status())
+        .isEqualTo(404);
+  }
+
+  @Test
+  void strangersAreKeptOut() {
+    var post =
+        HttpRequest.newBuilder(URI.create(server.base + "/api/displays"))
+            .header("Content-Type", "application/json")
+            .header("Origin", "http://elsewhere.example")
+            .POST(HttpRequest.BodyPublishers.ofString("{\"name\": \"theirs\"}"));
+    assertThat(server.send(post).status()).isEqualTo(403);
+    assertThat(rawStatus("evil.example")).contains("421");
+    assertThat(server.get("/api/displays").body()).hasSize(1);
+  }
+
+  /** Status line of a request that calls this machine by another name. */
+  private String rawStatus(String host) {
+    URI uri = URI.create(server.base);
+    try (var socket = new java.net.Socket("localhost", uri.getPort())) {
+      String request = "GET /api/displays HTTP/1.1\r\nHost: %s\r\nConnection: close\r\n\r\n";
+      socket.getOutputStream().write(request.formatted(host).getBytes(StandardCharsets.US_ASCII));
+      return new BufferedReader(new InputStreamReader(socket.getInputStream())).readLine();
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
+  @Test
+  void aFileNameCannotLeaveItsFolder() {
+    edit(
+        1,
+        "{\"type\":\"SetDisplay\",\"name\":\"../../etc/passwd\",\"settings\":{\"firstUniverse\":1,"
+            + "\"universeStride\":1,\"framesPerSecond\":40}}");
+    var request =
+        HttpRequest.newBuilder(URI.create(server.base + "/api/displays/" + display + "/file"));
+    try {
+      var answer = server.client().send(request.build(), BodyHandlers.ofString());
+      assertThat(answer.headers().firstValue("content-disposition").orElseThrow())
+          .contains("etc-passwd.hamper.json")
+          .doesNotContain("..")
+          .doesNotContain("/");
+    } catch (IOException | InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  @Test
+  void ordinaryEditsAreAnsweredAndAddressesFollow() {
+    edit(1, patch("dinghy-red-1", 10));
+    String csv = server.get("/api/displays/" + display + "/addresses.csv").text();
+    assertThat(csv).contains("K1,PIXEL,10,1,Red dinghy,string 1,1,88,0,88,264,5503,5766");
+    JsonNode handover = server.get("/api/displays/" + display + "/handover").body();
+    JsonNode outputs = handover.get("configurations").get(0).get("configuration").get("outputs");
+    assertThat(outputs.get(9).get("used").asBoolean()).isTrue();
+    assertThat(server.get("/api/displays/" + display + "/send-list.csv").text())
+        .contains("198.51.100.11,1,12,510");
+  }
+}

@@ -1,0 +1,127 @@
+package hamper.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hamper.files.Json;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** People who script get the same answers, with exit codes that they can rely on. */
+class CommandLineTest {
+  private static final String DEMO = "src/main/resources/hamper/demo/saltmarsh-quay.hamper.json";
+  private static final String EXAMPLE = "../docs/formats/example.hamper.json";
+
+  @TempDir Path folder;
+
+  private record Ran(int code, String out, String err) {}
+
+  private static Ran run(String... args) {
+    PrintStream out = System.out;
+    PrintStream err = System.err;
+    ByteArrayOutputStream toldOut = new ByteArrayOutputStream();
+    ByteArrayOutputStream toldErr = new ByteArrayOutputStream();
+    try {
+      System.setOut(new PrintStream(toldOut, true, StandardCharsets.UTF_8));
+      System.setErr(new PrintStream(toldErr, true, StandardCharsets.UTF_8));
+      int code = Hamper.run(args);
+      return new Ran(
+          code, toldOut.toString(StandardCharsets.UTF_8), toldErr.toString(StandardCharsets.UTF_8));
+    } finally {
+      System.setOut(out);
+      System.setErr(err);
+    }
+  }
+
+  @Test
+  void checkFindsThePlantedMistakesAndNothingElse() {
+    Ran ran = run("check", DEMO);
+    assertThat(ran.code()).isEqualTo(1);
+    assertThat(ran.out())
+        .contains("Tide clock rim on K1-5 and Tide clock hands on K1-6 share 90 channels")
+        .contains("K4-3 carries 430 pixels, 30 too many")
+        .endsWith("2 faults, 8 risks, 0 hints\n");
+  }
+
+  @Test
+  void checkTellsScriptsTheSame() {
+    JsonNode findings = Json.MAPPER.readTree(run("check", DEMO, "--format", "json").out());
+    assertThat(findings.get("faults").asInt()).isEqualTo(2);
+    assertThat(findings.get("findings").get(0).get("subjects").get(0).get("piece").asString())
+        .isEqualTo("tide-rim-1");
+  }
+
+  @Test
+  void aCleanDisplayExitsWithNought() {
+    assertThat(run("check", EXAMPLE).code()).isZero();
+  }
+
+  @Test
+  void unusableInputExitsWithTwoAndOneSentence() throws IOException {
+    Path broken = Files.writeString(folder.resolve("broken.json"), "{\"format\": ");
+    for (String command : new String[] {"check", "addresses"}) {
+      Ran ran = run(command, broken.toString());
+      assertThat(ran.code()).isEqualTo(2);
+      assertThat(ran.err()).contains("not JSON").hasLineCount(1);
+      assertThat(ran.out()).isEmpty();
+    }
+    Ran missing = run("check", folder.resolve("none.json").toString());
+    assertThat(missing.code()).isEqualTo(2);
+    assertThat(missing.err()).contains("there is no such file");
+  }
+
+  @Test
+  void addressesGiveEverySectionOnceInBothForms() {
+    String csv = run("addresses", EXAMPLE).out();
+    assertThat(csv.lines().skip(1))
+        .containsExactly(
+            "K1,PIXEL,1,1,Eaves,string 1,1,100,0,100,300,1,300,1,300,1,1,1,300,1,,,false,false,",
+            "K1,PIXEL,1,2,Eaves,string 1,2,50,1,25,75,301,375,301,375,1,301,1,375,1,,,false,false,",
+            "K1,DMX,1,1,Door lamp,lamp,1,,,,4,511,514,511,514,2,1,2,4,2,,,true,false,");
+    JsonNode json = Json.MAPPER.readTree(run("addresses", EXAMPLE, "--format", "json").out());
+    assertThat(json.get("sections")).hasSize(3);
+    assertThat(json.get("sections").get(1).get("controllerStart").asInt()).isEqualTo(301);
+    assertThat(json.get("controllers").get(0).get("channels").asInt()).isEqualTo(1022);
+  }
+
+  @Test
+  void configureWritesADocumentAControllerAndTheSendListTwiceTheSame() throws IOException {
+    Path once = folder.resolve("once");
+    Path again = folder.resolve("again");
+    assertThat(run("configure", DEMO, "--out", once.toString()).code()).isZero();
+    run("configure", DEMO, "--out", again.toString());
+    try (var files = Files.list(once)) {
+      assertThat(files.map(file -> file.getFileName().toString()))
+          .containsExactlyInAnyOrder(
+              "K1.configuration.json",
+              "K2.configuration.json",
+              "K3.configuration.json",
+              "K4.configuration.json",
+              "K5.configuration.json",
+              "send-list.csv",
+              "send-list.json");
+    }
+    for (String name : new String[] {"K1.configuration.json", "send-list.json"}) {
+      assertThat(Files.mismatch(once.resolve(name), again.resolve(name))).isEqualTo(-1);
+    }
+  }
+
+  @Test
+  void aPortInUseIsSaidInOneSentence() throws IOException {
+    try (ServerSocket taken = new ServerSocket(0, 1, InetAddress.getByName("127.0.0.1"))) {
+      Ran ran = run("serve", "--port", "" + taken.getLocalPort(), "--data", folder.toString());
+      assertThat(ran.code()).isEqualTo(2);
+      assertThat(ran.err())
+          .hasLineCount(1)
+          .contains("Port %d is already in use".formatted(taken.getLocalPort()));
+    }
+  }
+}

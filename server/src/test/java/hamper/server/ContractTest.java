@@ -1,0 +1,36 @@
+package hamper.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hamper.files.Json;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * The API is the contract: the interface's types are made from web/openapi.json, so that has to be
+ * what the server says. After a change of the API: {@code mvn -pl core,files,web,server verify
+ * -Dtest=ContractTest -Dsurefire.failIfNoSpecifiedTests=false -Dapi.update}
+ */
+class ContractTest {
+  private static final Path KEPT = Path.of("../web/openapi.json");
+
+  @TempDir Path data;
+
+  @Test
+  void theInterfaceIsBuiltAgainstTheApiThatTheServerHas() throws IOException {
+    try (Started server = new Started(data)) {
+      String now =
+          Json.MAPPER
+                  .writerWithDefaultPrettyPrinter()
+                  .writeValueAsString(server.get("/api/openapi").body())
+              + "\n";
+      if (System.getProperty("api.update") != null) {
+        Files.writeString(KEPT, now);
+      }
+      assertThat(Files.readString(KEPT)).isEqualTo(now);
+    }
+  }
+}
