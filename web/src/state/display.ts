@@ -100,12 +100,17 @@ export const useDisplay = defineStore('display', () => {
   }
 
   async function open(id: string) {
-    const whole = await attempt(() => api.display(id))
-    if (whole) {
-      view.value = whole
+    if (await refresh(id)) {
       localStorage.setItem('hamper.display', id)
       follow(id)
     }
+  }
+
+  /** Looks at the whole display anew. */
+  async function refresh(id: string): Promise<boolean> {
+    const whole = await attempt(() => api.display(id))
+    view.value = whole ?? view.value
+    return whole !== undefined
   }
 
   /** Opens the display that was open last, or the first there is. */
@@ -127,7 +132,7 @@ export const useDisplay = defineStore('display', () => {
     events.addEventListener('open', () => {
       // after a break the stream has a gap: look at everything again
       if (opened) {
-        void open(id)
+        void refresh(id)
       }
       opened = true
     })
@@ -139,7 +144,7 @@ export const useDisplay = defineStore('display', () => {
       return
     }
     if (delta.fromVersion !== now.version) {
-      void open(now.id)
+      void refresh(now.id)
       return
     }
     view.value = {
@@ -171,7 +176,7 @@ export const useDisplay = defineStore('display', () => {
           return delta
         } catch (error) {
           if (error instanceof Problem && error.status === 409) {
-            await open(now.id)
+            await refresh(now.id)
           }
           throw error
         }

@@ -32,7 +32,7 @@ class PlannerTest {
   }
 
   @AfterAll
-  static void stopProgram() throws InterruptedException {
+  static void stopProgram() {
     program.close();
   }
 
@@ -61,6 +61,15 @@ class PlannerTest {
     page.getByTestId("theme").click();
     page.getByTestId("theme").click();
     window.noErrors();
+  }
+
+  @Test
+  void aWindowThatIsLeftAloneAsksNothing() {
+    page.waitForTimeout(500);
+    int[] asked = {0};
+    page.onRequest(request -> asked[0]++);
+    page.waitForTimeout(1500);
+    assertThat(asked[0]).isZero();
   }
 
   @Test
@@ -95,7 +104,7 @@ class PlannerTest {
   }
 
   private static java.util.regex.Pattern ends(String text) {
-    return java.util.regex.Pattern.compile(java.util.regex.Pattern.quote(text) + "$");
+    return java.util.regex.Pattern.compile(text + "$");
   }
 
   @Test
@@ -128,7 +137,8 @@ class PlannerTest {
         .isEqualTo("2000: allowed is 0 to 1000");
     nulls.press("Escape");
 
-    Locator pixels = glass.getByLabel("Pixels of section 1");
+    Locator pixels =
+        glass.getByLabel("Pixels of section 1", new Locator.GetByLabelOptions().setExact(true));
     window.acknowledged(
         () -> {
           pixels.fill("70");
@@ -152,7 +162,7 @@ class PlannerTest {
       other.go("Patch");
       window.go("Patch");
       page.keyboard().press("/");
-      page.keyboard().type("lamp posts to K4-6");
+      page.keyboard().type("lamp posts to K1-10");
       window.acknowledged(() -> page.keyboard().press("Enter"));
       assertThat(other.leg("lamp-posts-1")).hasCount(1);
       window.undo();
@@ -180,7 +190,7 @@ class PlannerTest {
   @Test
   void badFilesAreRefusedWithThePlaceAndNothingIsLost() throws IOException {
     String example = Files.readString(Path.of("../docs/formats/example.hamper.json"));
-    refuses("not JSON", "{ hello", "line 1, column 4", "not JSON");
+    refuses("not JSON", "{ hello", "line 1, column 3", "not JSON");
     refuses(
         "another version",
         example.replace("Version\": 1", "Version\": 7"),
@@ -200,11 +210,7 @@ class PlannerTest {
         "30 MB", " ".repeat(30 * 1024 * 1024), "file", "31,457,280 bytes; allowed are 20,971,520");
     window.opened();
     page.getByTestId("display-menu").click();
-    assertThat(
-            page.getByRole(AriaRole.LISTITEM)
-                .or(page.locator(".v-list-item"))
-                .filter(new Locator.FilterOptions().setHasText("controllers")))
-        .hasCount(1);
+    assertThat(page.locator(".v-list-item-subtitle")).hasCount(1);
     page.keyboard().press("Escape");
 
     page.getByTestId("import-file")

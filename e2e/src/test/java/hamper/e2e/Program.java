@@ -69,15 +69,25 @@ final class Program implements AutoCloseable {
   }
 
   /** SIGKILL: no shutdown hook runs, nothing is flushed. */
-  void kill() throws InterruptedException {
-    process.destroyForcibly().waitFor();
+  void kill() {
+    process.destroyForcibly();
+    ended();
   }
 
   @Override
-  public void close() throws InterruptedException {
+  public void close() {
     process.destroy();
-    if (!process.waitFor(20, TimeUnit.SECONDS)) {
+    if (!ended()) {
       kill();
+    }
+  }
+
+  private boolean ended() {
+    try {
+      return process.waitFor(20, TimeUnit.SECONDS);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      return false;
     }
   }
 }

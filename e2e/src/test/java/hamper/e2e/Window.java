@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -23,13 +24,28 @@ import java.util.stream.Stream;
 final class Window implements AutoCloseable {
   private static final Pattern STARTS = Pattern.compile("starts ([\\d:]+)");
 
-  private final Playwright playwright;
-  private final Browser browser;
+  /** One browser for all tests; it ends with them. */
+  private static final Browser BROWSER = launch();
+
+  private final BrowserContext context;
   final Page page;
   final List<String> errors = new ArrayList<>();
 
   Window(String url) {
-    playwright =
+    context = BROWSER.newContext(new Browser.NewContextOptions().setViewportSize(1280, 900));
+    page = context.newPage();
+    page.onConsoleMessage(
+        message -> {
+          if (message.type().equals("error")) {
+            errors.add(message.text());
+          }
+        });
+    page.onPageError(errors::add);
+    page.navigate(url);
+  }
+
+  private static Browser launch() {
+    Playwright playwright =
         Playwright.create(
             new Playwright.CreateOptions()
                 .setEnv(
@@ -39,30 +55,21 @@ final class Window implements AutoCloseable {
                         "PLAYWRIGHT_NODEJS_PATH",
                         onPath("node").toString())));
     playwright.selectors().setTestIdAttribute("data-test");
-    browser =
-        playwright
-            .chromium()
-            .launch(
-                new BrowserType.LaunchOptions()
-                    .setExecutablePath(onPath("chromium"))
-                    .setChromiumSandbox(false)
-                    .setArgs(
-                        List.of(
-                            "--disable-gpu",
-                            "--disable-quic",
-                            "--no-first-run",
-                            "--disable-background-networking",
-                            "--disable-component-update",
-                            "--disable-sync")));
-    page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 900));
-    page.onConsoleMessage(
-        message -> {
-          if (message.type().equals("error")) {
-            errors.add(message.text());
-          }
-        });
-    page.onPageError(errors::add);
-    page.navigate(url);
+    Runtime.getRuntime().addShutdownHook(new Thread(playwright::close));
+    return playwright
+        .chromium()
+        .launch(
+            new BrowserType.LaunchOptions()
+                .setExecutablePath(onPath("chromium"))
+                .setChromiumSandbox(false)
+                .setArgs(
+                    List.of(
+                        "--disable-gpu",
+                        "--disable-quic",
+                        "--no-first-run",
+                        "--disable-background-networking",
+                        "--disable-component-update",
+                        "--disable-sync")));
   }
 
   private static Path onPath(String program) {
@@ -149,7 +156,6 @@ final class Window implements AutoCloseable {
 
   @Override
   public void close() {
-    browser.close();
-    playwright.close();
+    context.close();
   }
 }

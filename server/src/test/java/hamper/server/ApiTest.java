@@ -205,7 +205,7 @@ class ApiTest {
     try (BufferedReader lines =
         new BufferedReader(new InputStreamReader(stream.body(), StandardCharsets.UTF_8))) {
       String line = lines.readLine();
-      while (!line.equals("event:open")) {
+      while (!line.equals("event:hello")) {
         line = lines.readLine();
       }
       edit(1, patch("dinghy-red-1", 10));

@@ -25,7 +25,8 @@ class DisplayEvents {
     emitter.onCompletion(() -> all.remove(emitter));
     emitter.onTimeout(emitter::complete);
     emitter.onError(e -> all.remove(emitter));
-    send(emitter, SseEmitter.event().name("open").data("{}"));
+    // sends the headers, so that the window knows that it is heard
+    send(emitter, SseEmitter.event().name("hello").data("{}"));
     return emitter;
   }
 
