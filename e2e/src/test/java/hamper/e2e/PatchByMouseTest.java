@@ -54,7 +54,7 @@ class PatchByMouseTest {
       window.lane(LANE).scrollIntoViewIfNeeded();
       window.carry(window.loose(RED), window.lane(LANE), 40);
       assertThat(window.page.getByTestId("ghost"))
-          .containsText("starts 11:403 · 88 px · 350 fps · 1.0 A");
+          .containsText("starts 11:403 · 88 px · 340 fps · 1.0 A");
       window.acknowledged(window.page.mouse()::up);
       Seen one = look(window);
       assertThat(one.wire()).containsExactly(RED);
