@@ -208,7 +208,7 @@ watch(
             :width="width - LABEL - 24"
             :style="{ width: `${width - LABEL - 16}px` }"
           />
-          <div v-else class="ruler">
+          <div v-else class="addresses">
             <div class="rulerlabel mono">
               <span class="quiet">addresses</span>
             </div>
@@ -294,7 +294,7 @@ watch(
 .row.lane:has(.aimed) {
   z-index: 5;
 }
-.ruler {
+.addresses {
   display: grid;
   grid-template-columns: 86px auto 1fr;
   padding-top: 5px;

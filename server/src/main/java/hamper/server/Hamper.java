@@ -4,6 +4,8 @@ import hamper.server.cli.AddressesCommand;
 import hamper.server.cli.CheckCommand;
 import hamper.server.cli.ConfigureCommand;
 import hamper.server.cli.DemoCommand;
+import hamper.server.cli.ExportCommand;
+import hamper.server.cli.ImportCommand;
 import hamper.server.cli.ServeCommand;
 import hamper.server.cli.Trouble;
 import picocli.CommandLine;
@@ -20,7 +22,9 @@ import picocli.CommandLine.Command;
       ServeCommand.class,
       CheckCommand.class,
       AddressesCommand.class,
-      ConfigureCommand.class
+      ConfigureCommand.class,
+      ImportCommand.class,
+      ExportCommand.class
     })
 public final class Hamper {
   /** Exit code: the input cannot be used. */

@@ -3,6 +3,7 @@ package hamper.server;
 import hamper.catalog.Catalog;
 import hamper.files.CatalogueFiles;
 import hamper.files.Json;
+import hamper.server.store.StoreFile;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -27,8 +28,7 @@ public class Server {
     properties.put("server.port", port);
     properties.put(
         "spring.datasource.url",
-        "jdbc:h2:file:%s;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE"
-            .formatted(data.toAbsolutePath().resolve("hamper")));
+        StoreFile.url(data));
     application.setDefaultProperties(properties);
     return application.run();
   }

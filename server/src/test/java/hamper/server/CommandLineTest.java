@@ -115,6 +115,19 @@ class CommandLineTest {
   }
 
   @Test
+  void aDisplayGoesInAndComesOutAsItWas() throws IOException {
+    String data = folder.resolve("data").toString();
+    assertThat(run("import", DEMO, "--data", data).out()).endsWith("Saltmarsh Quay\n");
+    assertThat(run("export", "--data", data).out()).endsWith("Saltmarsh Quay\n").hasLineCount(1);
+    Path once = folder.resolve("once.json");
+    assertThat(run("export", "Saltmarsh Quay", "--data", data, "--out", once.toString()).code())
+        .isZero();
+    assertThat(run("addresses", once.toString()).out()).isEqualTo(run("addresses", DEMO).out());
+    assertThat(run("export", "Nowhere", "--data", data).err())
+        .contains("0 displays are called \"Nowhere\"");
+  }
+
+  @Test
   void aPortInUseIsSaidInOneSentence() throws IOException {
     try (ServerSocket taken = new ServerSocket(0, 1, InetAddress.getByName("127.0.0.1"))) {
       Ran ran = run("serve", "--port", "" + taken.getLocalPort(), "--data", folder.toString());

@@ -3,6 +3,7 @@ package hamper.server.cli;
 import hamper.catalog.Catalog;
 import hamper.server.Server;
 import hamper.server.live.Displays;
+import hamper.server.store.StoreFile;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.net.BindException;
@@ -66,13 +67,8 @@ public class ServeCommand implements Callable<Integer> {
       prepare(displays, context.getBean(Catalog.class));
       return context;
     } catch (RuntimeException e) {
-      for (Throwable cause = e; cause != null; cause = cause.getCause()) {
-        String message = String.valueOf(cause.getMessage());
-        if (message.contains("may be already in use") || message.contains("Database may be")) {
-          throw new Trouble(
-              "The data folder %s is in use by another Hamper; stop it, or name another with --data"
-                  .formatted(folder));
-        }
+      if (StoreFile.saysInUse(e)) {
+        throw DataFolder.inUse(folder);
       }
       throw e;
     }

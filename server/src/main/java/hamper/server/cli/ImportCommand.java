@@ -1,0 +1,31 @@
+package hamper.server.cli;
+
+import hamper.display.Display;
+import java.io.IOException;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Spec;
+
+/** {@code hamper import}: adds a display file to the displays of a data folder. */
+@Command(
+    name = "import",
+    mixinStandardHelpOptions = true,
+    description = "Add a display file to the displays of a data folder. The server must not run.")
+public final class ImportCommand implements Callable<Integer> {
+  @Mixin private InputFile input;
+  @Mixin private DataFolder data;
+  @Spec private CommandSpec spec;
+
+  @Override
+  public Integer call() throws IOException {
+    Display display = input.read().plan().display();
+    String id = UUID.randomUUID().toString();
+    data.open().add(id, display);
+    spec.commandLine().getOut().printf("%s  %s%n", id, display.name());
+    spec.commandLine().getOut().flush();
+    return 0;
+  }
+}
