@@ -30,7 +30,7 @@ onMounted(() => display.start())
       <div class="main">
         <TopBar />
         <div class="below">
-          <main class="place">
+          <main class="place" :data-version="display.view?.version">
             <router-view v-if="display.view" />
             <EmptyStart v-else-if="!display.busy" />
             <v-progress-linear v-else indeterminate aria-label="Opening the display" />

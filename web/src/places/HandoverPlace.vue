@@ -47,7 +47,7 @@ function to(controller: string) {
 </script>
 
 <template>
-  <div class="handover">
+  <div class="handover" :data-version="handover?.version" data-test="handover">
     <nav class="who" aria-label="Controllers to hand over">
       <h1>Handover</h1>
       <button

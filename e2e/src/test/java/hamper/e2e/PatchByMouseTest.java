@@ -23,6 +23,7 @@ class PatchByMouseTest {
 
   private static Seen look(Window window) {
     window.go("Patch");
+    window.lane(LANE).waitFor();
     Locator legs = window.lane(LANE).locator("[data-piece]");
     List<String> wire = legs.all().stream().map(leg -> leg.getAttribute("data-piece")).toList();
     List<String> starts = wire.stream().map(window::startOf).toList();
@@ -34,7 +35,9 @@ class PatchByMouseTest {
     window.go("Handover");
     Locator sheet = window.page.getByTestId("sheet");
     assertThat(sheet).containsText("Harbour wall");
-    window.page.waitForTimeout(150); // the sheet asks for the newest version
+    window.page.waitForFunction(
+        "() => document.querySelector('main').dataset.version"
+            + " === document.querySelector('[data-test=handover]').dataset.version");
     Seen seen =
         new Seen(wire, starts, onRuler, findings, sheet.innerText().replaceAll("\\s+", " "));
     window.go("Patch");

@@ -115,15 +115,12 @@ final class Window implements AutoCloseable {
     acknowledged(page.mouse()::up);
   }
 
-  /** Does something that makes an edit, and waits for the server's acknowledgement. */
+  /** Does something that makes an edit, and waits until its answer is on the screen. */
   void acknowledged(Runnable work) {
-    page.waitForResponse(
-        response ->
-            response.request().method().equals("POST")
-                && response.url().matches(".*/(edits|undo|redo)$")
-                && response.ok(),
-        work);
-    page.waitForTimeout(60); // one repaint
+    String before = page.locator("main").getAttribute("data-version");
+    work.run();
+    page.waitForFunction(
+        "before => document.querySelector('main').dataset.version !== before", before);
   }
 
   void undo() {

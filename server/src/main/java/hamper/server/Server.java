@@ -26,9 +26,7 @@ public class Server {
     SpringApplication application = new SpringApplication(Server.class);
     Map<String, Object> properties = new LinkedHashMap<>();
     properties.put("server.port", port);
-    properties.put(
-        "spring.datasource.url",
-        StoreFile.url(data));
+    properties.put("spring.datasource.url", StoreFile.url(data));
     application.setDefaultProperties(properties);
     return application.run();
   }
