@@ -49,7 +49,7 @@ class ArchitectureTest {
           .whereLayer("display")
           .mayOnlyAccessLayers("value", "address", "catalog")
           .whereLayer("edit")
-          .mayOnlyAccessLayers("value", "catalog", "display")
+          .mayOnlyAccessLayers("value", "address", "catalog", "display", "resolve")
           .whereLayer("resolve")
           .mayOnlyAccessLayers("value", "address", "catalog", "display")
           .whereLayer("load")

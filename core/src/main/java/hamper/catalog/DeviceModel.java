@@ -17,6 +17,11 @@ import java.util.Set;
  * @param protocols those it listens to; none for a host
  * @param options what it can be told about a section; what is not named it cannot be told
  * @param wifi whether it hangs on the air instead of a cable
+ * @param storage whether it can play from storage of its own
+ * @param synchronizes whether it can hold frames back until all have arrived
+ * @param packetsPerSecond most it takes, where the maker says so (1/s)
+ * @param powerInputs each with its rating
+ * @param handover how it is handed its configuration, best first
  */
 public record DeviceModel(
     String id,
@@ -28,7 +33,12 @@ public record DeviceModel(
     List<ProtocolSupport> protocols,
     Dialect dialect,
     Map<SectionOption, Told> options,
-    boolean wifi) {
+    boolean wifi,
+    boolean storage,
+    boolean synchronizes,
+    Optional<Integer> packetsPerSecond,
+    List<Power> powerInputs,
+    List<HandoverWay> handover) {
   public DeviceModel {
     Require.id("id", id);
     Require.name("maker", maker);
@@ -38,6 +48,9 @@ public record DeviceModel(
     ports = List.copyOf(ports);
     protocols = List.copyOf(protocols);
     options = Map.copyOf(options);
+    powerInputs = List.copyOf(powerInputs);
+    handover = List.copyOf(handover);
+    Require.inRange("packetsPerSecond", packetsPerSecond, 1, 1_000_000);
     Set<PortKind> kinds = EnumSet.noneOf(PortKind.class);
     for (PortGroup group : ports) {
       Require.that(kinds.add(group.kind()), "ports", group.kind(), "one group of each kind");
@@ -47,6 +60,36 @@ public record DeviceModel(
       Require.that(
           spoken.add(support.protocol()), "protocols", support.protocol(), "each protocol once");
     }
+  }
+
+  /** A wired device without storage, told by hand or over the network. */
+  public DeviceModel(
+      String id,
+      String maker,
+      String name,
+      String revision,
+      String note,
+      List<PortGroup> ports,
+      List<ProtocolSupport> protocols,
+      Dialect dialect,
+      Map<SectionOption, Told> options,
+      boolean wifi) {
+    this(
+        id,
+        maker,
+        name,
+        revision,
+        note,
+        ports,
+        protocols,
+        dialect,
+        options,
+        wifi,
+        false,
+        false,
+        Optional.empty(),
+        List.of(),
+        List.of());
   }
 
   /** Maker and name, as people say it. */

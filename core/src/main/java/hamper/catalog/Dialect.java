@@ -9,6 +9,8 @@ import hamper.value.Require;
 /**
  * How a device model wants its addresses written, and what follows from it for the plan.
  *
+ * @param portsFollow whether each port starts where the one before it ended, and cannot be told
+ *     otherwise
  * @param e131From what the device calls E1.31 universe 1: 0 or 1
  * @param artnetFrom what the device calls Port-Address 0: 0 or 1
  * @param packing what the device does with a pixel at a universe's end, unless the plan says
@@ -22,6 +24,7 @@ public record Dialect(
     PortStart portStart,
     Packing packing,
     boolean wholePixelsOnly,
+    boolean portsFollow,
     int e131From,
     int artnetFrom) {
   public Dialect {
@@ -32,6 +35,28 @@ public record Dialect(
         "packing",
         packing,
         "a device of whole pixels only packs WHOLE_PIXEL");
+  }
+
+  /** Ports that start where they are told. */
+  public Dialect(
+      AddressStyle style,
+      InputStyle inputs,
+      StartsPer startsPer,
+      PortStart portStart,
+      Packing packing,
+      boolean wholePixelsOnly,
+      int e131From,
+      int artnetFrom) {
+    this(
+        style,
+        inputs,
+        startsPer,
+        portStart,
+        packing,
+        wholePixelsOnly,
+        style == AddressStyle.PIXEL_COUNTS,
+        e131From,
+        artnetFrom);
   }
 
   /** The number the device writes for a universe on the wire. */

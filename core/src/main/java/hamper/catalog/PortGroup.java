@@ -11,11 +11,22 @@ import java.util.Set;
  *
  * @param modes at least one; the first is how the device comes
  * @param fuseAmps the fuse of each socket (A), where it has one
+ * @param banks how the ports are gathered in banks with remote boxes, where they are
  * @param pins the board's names of the outputs, where it names them by pin; as many as the largest
  *     mode has ports
  */
 public record PortGroup(
-    PortKind kind, List<PortMode> modes, Optional<Double> fuseAmps, List<String> pins) {
+    PortKind kind,
+    List<PortMode> modes,
+    Optional<Double> fuseAmps,
+    Optional<Banks> banks,
+    List<String> pins) {
+  /** Without banks. */
+  public PortGroup(
+      PortKind kind, List<PortMode> modes, Optional<Double> fuseAmps, List<String> pins) {
+    this(kind, modes, fuseAmps, Optional.empty(), pins);
+  }
+
   public PortGroup {
     modes = List.copyOf(modes);
     pins = List.copyOf(pins);

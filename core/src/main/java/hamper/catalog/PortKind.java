@@ -8,7 +8,9 @@ public enum PortKind {
   RELAY("R"),
   PANEL("P"),
   /** Stands after the flowing part: a whole universe each. */
-  DMX("DMX");
+  DMX("DMX"),
+  /** A host's line to devices with unit numbers; it takes no channels. */
+  SERIAL("S");
 
   private final String mark;
 
@@ -21,9 +23,12 @@ public enum PortKind {
     return mark;
   }
 
-  /** Whether its sections take part in the flow; a DMX port has a universe of its own instead. */
+  /**
+   * Whether its sections take part in the flow. A DMX port has a universe of its own instead, a
+   * serial line no channels at all.
+   */
   public boolean flows() {
-    return this != DMX;
+    return this != DMX && this != SERIAL;
   }
 
   /** The kind with this mark, in any case. */

@@ -14,6 +14,7 @@ public final class Checks {
           new UntoldCheck(),
           new LayoutCheck(),
           new PortAbsentCheck(),
+          new RemoteBoxCheck(),
           new FixturePastEndCheck(),
           new UniverseRangeCheck(),
           new NoAddressCheck(),

@@ -1,6 +1,6 @@
 package hamper.check;
 
-import hamper.display.Fixture;
+import hamper.display.SlotPiece;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -35,7 +35,7 @@ final class FixturePastEndCheck implements Check {
         .placements()
         .forEach(
             at -> {
-              if (facts.plan().existingPiece(at.piece()).piece() instanceof Fixture fixture
+              if (facts.plan().existingPiece(at.piece()).piece() instanceof SlotPiece fixture
                   && fixture.slot() + fixture.channels() - 1 > LAST_SLOT) {
                 int last = fixture.slot() + fixture.channels() - 1;
                 out.accept(

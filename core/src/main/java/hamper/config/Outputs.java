@@ -86,7 +86,9 @@ final class Outputs {
     return switch (port.kind()) {
       case PIXEL -> pixels(port, label, placements);
       case DMX -> dmx(port, label, placements);
-      case RELAY, PANEL -> circuits(port, label, placements);
+      case RELAY -> circuits(port, label, placements);
+      case PANEL -> wall(port, label, placements);
+      case SERIAL -> Output.unused(port.kind(), port.port(), label);
     };
   }
 
@@ -134,45 +136,60 @@ final class Outputs {
     return switch (dialect.style()) {
       case UNIVERSE_CHANNEL_PER_SECTION, ABSOLUTE_CHANNEL, PIXEL_INDEX -> DeviceStart.NONE;
       case UNIVERSE_CHANNEL_PER_PORT, DMX_SLOT -> {
+        followsPorts(port, placements);
         follows(placements);
         yield slotStart(first).orElseGet(() -> cannot(first, "its address"));
       }
       case UNIVERSE_PER_PORT -> {
         follows(placements);
-        if (first.start().map(UniverseChannel::channel).orElse(1) != 1) {
-          untold.add(
-              new Untold(
-                  port,
-                  Optional.of(first.piece()),
-                  "a start at %s: a port of this device starts at channel 1 of a universe"
-                      .formatted(first.start().get())));
-        }
+        opensUniverse(port, first);
         yield first
             .start()
             .map(slot -> DeviceStart.universe(written(slot.universe())))
             .orElseGet(() -> cannot(first, "its address"));
       }
       case PIXEL_COUNTS -> {
-        if (first.controllerChannels().map(ChannelSpan::start).orElse(0) != nextChannel) {
-          untold.add(
-              new Untold(
-                  port,
-                  Optional.of(first.piece()),
-                  "a start at channel %s: ports of this device follow each other, so it would start at %d"
-                      .formatted(
-                          first.controllerChannels().map(s -> "" + s.start()).orElse("elsewhere"),
-                          nextChannel)));
-        }
+        followsPorts(port, placements);
         follows(placements);
-        nextChannel =
-            placements
-                .get(placements.size() - 1)
-                .controllerChannels()
-                .map(ChannelSpan::end)
-                .orElse(nextChannel);
         yield DeviceStart.NONE;
       }
     };
+  }
+
+  private void opensUniverse(PortRef port, Placement first) {
+    if (first.start().map(UniverseChannel::channel).orElse(1) != 1) {
+      untold.add(
+          new Untold(
+              port,
+              Optional.of(first.piece()),
+              "a start at %s: a port of this device starts at channel 1 of a universe"
+                  .formatted(first.start().get())));
+    }
+  }
+
+  /** Notes a port that does not start where the one before it ended, if it cannot be told so. */
+  private void followsPorts(PortRef port, List<Placement> placements) {
+    if (!dialect.portsFollow()) {
+      return;
+    }
+    Placement first = placements.get(0);
+    int start = first.controllerChannels().map(ChannelSpan::start).orElse(0);
+    // a device that takes a start for its first port begins there; others begin at their channel 1
+    boolean free = nextChannel == 1 && dialect.style() != AddressStyle.PIXEL_COUNTS;
+    if (start != nextChannel && !free) {
+      untold.add(
+          new Untold(
+              port,
+              Optional.of(first.piece()),
+              "a start at channel %s: ports of this device follow each other, so it would start at %d"
+                  .formatted(start == 0 ? "elsewhere" : start, nextChannel)));
+    }
+    nextChannel =
+        placements
+            .get(placements.size() - 1)
+            .controllerChannels()
+            .map(ChannelSpan::end)
+            .orElse(nextChannel);
   }
 
   /** Notes each section which does not stand right after the one before it. */
@@ -235,6 +252,23 @@ final class Outputs {
     for (Placement at : placements) {
       DeviceStart start = circuitStart(at).orElseGet(() -> cannot(at, "its address"));
       told.add(sections.circuit(at, start));
+    }
+    return plain(port, label, DeviceStart.NONE, told);
+  }
+
+  /** One matrix: its start, and how its pixels follow each other. */
+  private Output wall(PortRef port, String label, List<Placement> placements) {
+    List<OutputSection> told = new ArrayList<>();
+    for (Placement at : placements) {
+      DeviceStart start = sectionStart(at).orElseGet(() -> cannot(at, "its address"));
+      told.add(sections.surface(at, start));
+    }
+    if (placements.size() > 1) {
+      untold.add(
+          new Untold(
+              port,
+              Optional.of(placements.get(1).piece()),
+              "a second wall on one output: the device knows one matrix"));
     }
     return plain(port, label, DeviceStart.NONE, told);
   }

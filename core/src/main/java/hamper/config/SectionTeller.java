@@ -7,13 +7,14 @@ import hamper.catalog.Told;
 import hamper.display.Brightness;
 import hamper.display.Circuit;
 import hamper.display.Controller;
-import hamper.display.Fixture;
 import hamper.display.Leg;
 import hamper.display.PieceAt;
 import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.Run;
 import hamper.display.Section;
+import hamper.display.SlotPiece;
+import hamper.display.Wall;
 import hamper.resolve.Placement;
 import java.util.List;
 import java.util.Optional;
@@ -59,18 +60,32 @@ final class SectionTeller {
         perSection(SectionOption.COLOUR_ORDER, order(at)),
         perSection(SectionOption.BRIGHTNESS, brightness(run, at)),
         Optional.empty(),
+        Optional.empty(),
         Optional.empty());
   }
 
   OutputSection circuit(Placement at, DeviceStart start) {
     Circuit circuit = (Circuit) plan.existingPiece(at.piece()).piece();
-    return plain(at, start, 1, Optional.empty(), Optional.of(circuit.threshold()));
+    return plain(
+        at, start, 1, Optional.empty(), Optional.empty(), Optional.of(circuit.threshold()));
+  }
+
+  OutputSection surface(Placement at, DeviceStart start) {
+    Wall wall = (Wall) plan.existingPiece(at.piece()).piece();
+    OutputSection.Matrix matrix =
+        new OutputSection.Matrix(wall.width(), wall.height(), wall.order(), wall.panels());
+    return plain(at, start, at.pixels(), Optional.of(matrix), Optional.empty(), Optional.empty());
   }
 
   OutputSection fixture(Placement at) {
-    Fixture fixture = (Fixture) plan.existingPiece(at.piece()).piece();
+    SlotPiece fixture = (SlotPiece) plan.existingPiece(at.piece()).piece();
     return plain(
-        at, DeviceStart.NONE, fixture.channels(), Optional.of(fixture.slot()), Optional.empty());
+        at,
+        DeviceStart.NONE,
+        fixture.channels(),
+        Optional.empty(),
+        Optional.of(fixture.slot()),
+        Optional.empty());
   }
 
   PixelString stringOf(Placement at) {
@@ -147,6 +162,7 @@ final class SectionTeller {
       Placement at,
       DeviceStart start,
       int pixels,
+      Optional<OutputSection.Matrix> matrix,
       Optional<Integer> slot,
       Optional<Integer> threshold) {
     return new OutputSection(
@@ -158,7 +174,7 @@ final class SectionTeller {
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
-        Optional.empty(),
+        matrix,
         slot,
         threshold);
   }

@@ -15,6 +15,10 @@ import java.util.Optional;
  * @param universes 0 on DDP
  * @param size channels of each universe; on DDP bytes in all
  * @param offset the first byte on DDP, from 0
+ * @param priority of its packets on E1.31; a backup's is lower
+ * @param fullUniverses whether 512 slots are sent whatever is used
+ * @param synchronization the universe or any number of synchronization packets, where they are
+ *     asked
  * @param displayStart the display channel that goes into its first slot
  */
 public record SendLine(
@@ -27,4 +31,7 @@ public record SendLine(
     int universes,
     int size,
     Optional<Integer> offset,
+    Optional<Integer> priority,
+    boolean fullUniverses,
+    Optional<Integer> synchronization,
     int displayStart) {}

@@ -5,7 +5,7 @@ import hamper.address.MulticastGroup;
 import hamper.address.Protocol;
 import hamper.display.Controller;
 import hamper.display.Plan;
-import hamper.display.PortRef;
+import hamper.display.Sending;
 import hamper.resolve.ControllerBlock;
 import hamper.resolve.Resolution;
 import hamper.resolve.Resolver;
@@ -21,75 +21,103 @@ public final class SendList {
     List<SendLine> lines = new ArrayList<>();
     List<Controller> controllers = plan.display().controllers();
     for (int i = 0; i < controllers.size(); i++) {
-      add(lines, plan, controllers.get(i), resolution.blocks().get(i));
+      // a device that plays its own storage is sent nothing but its start
+      if (!controllers.get(i).sending().fromStorage()) {
+        add(lines, plan, controllers.get(i), resolution.blocks().get(i));
+      }
     }
     return lines;
   }
 
   private static void add(
       List<SendLine> lines, Plan plan, Controller controller, ControllerBlock block) {
+    Optional<String> source = controller.settings().source();
+    add(lines, plan, controller, block, source, Sending.PRIORITY);
+    if (controller.protocol() == Protocol.E131 && controller.sending().backup().isPresent()) {
+      add(lines, plan, controller, block, controller.sending().backup(), Sending.BACKUP_PRIORITY);
+    }
+  }
+
+  private static void add(
+      List<SendLine> lines,
+      Plan plan,
+      Controller controller,
+      ControllerBlock block,
+      Optional<String> source,
+      int priority) {
+    Line line = new Line(plan, controller, source, priority);
     if (controller.protocol() == Protocol.DDP && block.channels() > 0) {
-      lines.add(bytes(plan, controller, block));
+      lines.add(line.bytes(block.channels(), block.displayStart()));
     }
-    block
-        .firstUniverse()
-        .filter(first -> block.flowingUniverses() > 0)
-        .ifPresent(
-            first ->
-                lines.add(
-                    universes(
-                        plan,
-                        controller,
-                        first,
-                        block.flowingUniverses(),
-                        controller.settings().universeSize(),
-                        block.displayStart())));
+    if (block.firstUniverse().isPresent() && block.flowingUniverses() > 0) {
+      lines.add(
+          line.universes(
+              block.firstUniverse().get(),
+              block.flowingUniverses(),
+              controller.settings().universeSize(),
+              block.displayStart()));
+    }
     for (int i = 0; i < block.dmxPorts().size(); i++) {
-      PortRef port = block.dmxPorts().get(i);
-      int start = block.displayStart() + block.flowingChannels() + i * Resolver.DMX_SLOTS;
-      Optional.ofNullable(block.dmxUniverses().get(port))
-          .ifPresent(
-              universe ->
-                  lines.add(universes(plan, controller, universe, 1, Resolver.DMX_SLOTS, start)));
+      Integer universe = block.dmxUniverses().get(block.dmxPorts().get(i));
+      if (universe != null) {
+        int start = block.displayStart() + block.flowingChannels() + i * Resolver.DMX_SLOTS;
+        lines.add(line.universes(universe, 1, Resolver.DMX_SLOTS, start));
+      }
     }
   }
 
-  private static SendLine bytes(Plan plan, Controller controller, ControllerBlock block) {
-    return new SendLine(
-        source(plan, controller),
-        controller.tag(),
-        controller.protocol(),
-        controller.transport(),
-        destination(controller, 0),
-        Optional.empty(),
-        0,
-        block.channels(),
-        Optional.of(0),
-        block.displayStart());
-  }
+  /** What all lines to one controller from one source have in common. */
+  private record Line(Plan plan, Controller controller, Optional<String> source, int priority) {
+    SendLine bytes(int bytes, int displayStart) {
+      return line(
+          destination(controller, 0), Optional.empty(), 0, bytes, Optional.of(0), displayStart);
+    }
 
-  private static SendLine universes(
-      Plan plan, Controller controller, int first, int count, int size, int displayStart) {
-    return new SendLine(
-        source(plan, controller),
-        controller.tag(),
-        controller.protocol(),
-        controller.transport(),
-        destination(controller, first),
-        Optional.of(first),
-        count,
-        size,
-        Optional.empty(),
-        displayStart);
-  }
+    SendLine universes(int first, int count, int size, int displayStart) {
+      return line(
+          destination(controller, first),
+          Optional.of(first),
+          count,
+          size,
+          Optional.empty(),
+          displayStart);
+    }
 
-  private static Optional<String> source(Plan plan, Controller controller) {
-    return controller.settings().source().map(id -> plan.existingController(id).tag());
+    private SendLine line(
+        String destination,
+        Optional<Integer> first,
+        int count,
+        int size,
+        Optional<Integer> offset,
+        int displayStart) {
+      boolean prioritized = controller.protocol() == Protocol.E131;
+      return new SendLine(
+          source.map(id -> plan.existingController(id).tag()),
+          controller.tag(),
+          controller.protocol(),
+          controller.transport(),
+          destination,
+          first,
+          count,
+          size,
+          offset,
+          prioritized ? Optional.of(priority) : Optional.empty(),
+          controller.sending().fullUniverses(),
+          controller.sending().synchronization(),
+          displayStart);
+    }
   }
 
   private static String destination(Controller controller, int universe) {
     return switch (controller.transport()) {
-      case UNICAST -> controller.address().map(IpAddress::text).orElse("no address");
+      case UNICAST ->
+          controller
+              .address()
+              .map(IpAddress::text)
+              .orElse(
+                  controller.sending().hostName().isEmpty()
+                      ? "no address"
+                      : controller.sending().hostName());
       case MULTICAST -> MulticastGroup.of(universe);
       case BROADCAST -> "broadcast";
     };

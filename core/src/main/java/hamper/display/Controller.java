@@ -21,6 +21,9 @@ import java.util.Set;
  * @param tag short, unique, and independent of the place in the list, such as K1
  * @param model the id of its device model
  * @param inputs set by hand; left out: as the outputs need
+ * @param sending how it gets its levels
+ * @param adapters of a host
+ * @param cables to its remote boxes
  * @param runs at most one a port, kept by kind and number
  */
 public record Controller(
@@ -30,6 +33,9 @@ public record Controller(
     String model,
     ControllerSettings settings,
     Optional<List<InputRange>> inputs,
+    Sending sending,
+    List<Adapter> adapters,
+    List<BankCable> cables,
     List<Run> runs) {
   private static final Comparator<Run> BY_PORT =
       Comparator.comparing(Run::kind).thenComparingInt(Run::port);
@@ -44,12 +50,26 @@ public record Controller(
     Require.name("name", name);
     Require.id("model", model);
     inputs = inputs.map(List::copyOf);
+    adapters = List.copyOf(adapters);
+    cables = List.copyOf(cables);
     runs = runs.stream().sorted(BY_PORT).toList();
     Set<PortRef> ports = new HashSet<>();
     for (Run run : runs) {
       PortRef port = new PortRef(id, run.kind(), run.port());
       Require.that(ports.add(port), "runs", port.written(tag), "a port has one run; join them");
     }
+  }
+
+  /** Live, without adapters and boxes. */
+  public Controller(
+      String id,
+      String tag,
+      String name,
+      String model,
+      ControllerSettings settings,
+      Optional<List<InputRange>> inputs,
+      List<Run> runs) {
+    this(id, tag, name, model, settings, inputs, Sending.live(), List.of(), List.of(), runs);
   }
 
   /** The run of a port, if anything hangs there or is set for it. */
@@ -71,11 +91,13 @@ public record Controller(
   }
 
   public Controller withRuns(List<Run> newRuns) {
-    return new Controller(id, tag, name, model, settings, inputs, newRuns);
+    return new Controller(
+        id, tag, name, model, settings, inputs, sending, adapters, cables, newRuns);
   }
 
   public Controller withSettings(ControllerSettings newSettings) {
-    return new Controller(id, tag, name, model, newSettings, inputs, runs);
+    return new Controller(
+        id, tag, name, model, newSettings, inputs, sending, adapters, cables, runs);
   }
 
   public Protocol protocol() {

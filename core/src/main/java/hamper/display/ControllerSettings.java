@@ -5,6 +5,7 @@ import hamper.address.Packing;
 import hamper.address.PortStart;
 import hamper.address.Protocol;
 import hamper.address.Transport;
+import hamper.catalog.Dialect;
 import hamper.value.Require;
 import java.util.Optional;
 
@@ -63,17 +64,89 @@ public record ControllerSettings(
   }
 
   public ControllerSettings withZone(Optional<String> newZone) {
-    return new ControllerSettings(
+    return with(
         mode,
         protocol,
-        transport,
-        address,
         firstUniverse,
-        universeSize,
         packing,
         portStart,
         reserveUniverses,
         reserveChannels,
+        newZone);
+  }
+
+  public ControllerSettings withMode(Optional<String> newMode) {
+    return with(
+        newMode,
+        protocol,
+        firstUniverse,
+        packing,
+        portStart,
+        reserveUniverses,
+        reserveChannels,
+        zone);
+  }
+
+  /** Another protocol; what only the old one had stays, and is found where it does not fit. */
+  public ControllerSettings withProtocol(Protocol newProtocol) {
+    return with(
+        mode,
+        newProtocol,
+        firstUniverse,
+        packing,
+        portStart,
+        reserveUniverses,
+        reserveChannels,
+        zone);
+  }
+
+  /** Packing and port start as they are in force, so that another model does not change them. */
+  public ControllerSettings withLayout(Dialect inForce) {
+    return with(
+        mode,
+        protocol,
+        firstUniverse,
+        Optional.of(packing.orElse(inForce.packing())),
+        Optional.of(portStart.orElse(inForce.portStart())),
+        reserveUniverses,
+        reserveChannels,
+        zone);
+  }
+
+  /** A block that stays where it is and as large as it is. */
+  public ControllerSettings withBlock(
+      Optional<Integer> newFirstUniverse, int newReserveUniverses, int newReserveChannels) {
+    return with(
+        mode,
+        protocol,
+        newFirstUniverse,
+        packing,
+        portStart,
+        newReserveUniverses,
+        newReserveChannels,
+        zone);
+  }
+
+  private ControllerSettings with(
+      Optional<String> newMode,
+      Protocol newProtocol,
+      Optional<Integer> newFirstUniverse,
+      Optional<Packing> newPacking,
+      Optional<PortStart> newPortStart,
+      int newReserveUniverses,
+      int newReserveChannels,
+      Optional<String> newZone) {
+    return new ControllerSettings(
+        newMode,
+        newProtocol,
+        transport,
+        address,
+        newFirstUniverse,
+        universeSize,
+        newPacking,
+        newPortStart,
+        newReserveUniverses,
+        newReserveChannels,
         brightness,
         source,
         newZone);

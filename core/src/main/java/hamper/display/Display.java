@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -16,6 +17,7 @@ import java.util.Set;
  *
  * @param models device models that do not ship with Hamper
  * @param pixelTypes pixel types that do not ship with Hamper
+ * @param subnets of the show network
  * @param controllers in list order, hosts included
  */
 public record Display(
@@ -23,6 +25,7 @@ public record Display(
     DisplaySettings settings,
     List<DeviceModel> models,
     List<PixelType> pixelTypes,
+    List<Subnet> subnets,
     List<Zone> zones,
     List<Prop> props,
     List<Controller> controllers) {
@@ -34,13 +37,30 @@ public record Display(
     Require.name("name", name);
     models = List.copyOf(models);
     pixelTypes = List.copyOf(pixelTypes);
+    subnets = List.copyOf(subnets);
     zones = List.copyOf(zones);
     props = List.copyOf(props);
     controllers = List.copyOf(controllers);
+    Set<String> subnetIds = new HashSet<>();
+    for (int i = 0; i < subnets.size(); i++) {
+      once(subnetIds, subnets.get(i).id(), "subnets[%d].id".formatted(i));
+    }
     Set<String> zoneIds = zoneIds(zones);
     Set<String> pieceIds = pieceIds(props, zoneIds);
     controllerIds(controllers, zoneIds);
     legs(controllers, pieceIds);
+  }
+
+  /** Without subnets. */
+  public Display(
+      String name,
+      DisplaySettings settings,
+      List<DeviceModel> models,
+      List<PixelType> pixelTypes,
+      List<Zone> zones,
+      List<Prop> props,
+      List<Controller> controllers) {
+    this(name, settings, models, pixelTypes, List.of(), zones, props, controllers);
   }
 
   public static Display empty(String name) {
@@ -49,19 +69,32 @@ public record Display(
   }
 
   public Display withZones(List<Zone> newZones) {
-    return new Display(name, settings, models, pixelTypes, newZones, props, controllers);
+    return new Display(name, settings, models, pixelTypes, subnets, newZones, props, controllers);
   }
 
   public Display withProps(List<Prop> newProps) {
-    return new Display(name, settings, models, pixelTypes, zones, newProps, controllers);
+    return new Display(name, settings, models, pixelTypes, subnets, zones, newProps, controllers);
   }
 
   public Display withControllers(List<Controller> newControllers) {
-    return new Display(name, settings, models, pixelTypes, zones, props, newControllers);
+    return new Display(name, settings, models, pixelTypes, subnets, zones, props, newControllers);
+  }
+
+  public Display withPixelTypes(List<PixelType> newTypes) {
+    return new Display(name, settings, models, newTypes, subnets, zones, props, controllers);
+  }
+
+  public Display withSubnets(List<Subnet> newSubnets) {
+    return new Display(name, settings, models, pixelTypes, newSubnets, zones, props, controllers);
+  }
+
+  public Display withNameAndSettings(String newName, DisplaySettings newSettings) {
+    return new Display(
+        newName, newSettings, models, pixelTypes, subnets, zones, props, controllers);
   }
 
   public Display withModels(List<DeviceModel> newModels) {
-    return new Display(name, settings, newModels, pixelTypes, zones, props, controllers);
+    return new Display(name, settings, newModels, pixelTypes, subnets, zones, props, controllers);
   }
 
   private static Set<String> zoneIds(List<Zone> zones) {
@@ -101,6 +134,11 @@ public record Display(
       String place = "controllers[%d].settings".formatted(i);
       if (settings.zone().isPresent()) {
         known(zoneIds, settings.zone().get(), place + ".zone", "zone");
+      }
+      Optional<String> backup = controllers.get(i).sending().backup();
+      if (backup.isPresent()) {
+        known(
+            ids, backup.get(), "controllers[%d].sending.backup".formatted(i), "controller or host");
       }
       if (settings.source().isPresent()) {
         known(ids, settings.source().get(), place + ".source", "controller or host");

@@ -3,7 +3,7 @@ package hamper.display;
 import hamper.catalog.PortKind;
 
 /** What can hang on a port. It hangs at most once. */
-public sealed interface Piece permits PixelString, Circuit, Fixture {
+public sealed interface Piece permits PixelString, Circuit, SlotPiece, Wall, SerialDimmer {
   String id();
 
   String name();

@@ -9,8 +9,19 @@ import java.util.List;
  * One data line through a prop.
  *
  * @param sections in wire order, at least one
+ * @param dataIn the end of the prop where data enters, as people call it, such as "stern"; may be
+ *     empty
+ * @param connector the plug's kind; may be empty
+ * @param leadMetres from plug to first pixel (m)
  */
-public record PixelString(String id, String name, String pixelType, List<Section> sections)
+public record PixelString(
+    String id,
+    String name,
+    String pixelType,
+    List<Section> sections,
+    String dataIn,
+    String connector,
+    double leadMetres)
     implements Piece {
   /** Most sections of one string. */
   public static final int MOST_SECTIONS = 500;
@@ -21,6 +32,14 @@ public record PixelString(String id, String name, String pixelType, List<Section
     Require.id("pixelType", pixelType);
     sections = List.copyOf(sections);
     Require.inRange("sections", sections.size(), 1, MOST_SECTIONS);
+    Require.text("dataIn", dataIn, 40);
+    Require.text("connector", connector, 40);
+    Require.inRange("leadMetres", leadMetres, 0, 1000);
+  }
+
+  /** Where nothing is known of its plug. */
+  public PixelString(String id, String name, String pixelType, List<Section> sections) {
+    this(id, name, pixelType, sections, "", "", 0);
   }
 
   @Override
@@ -41,6 +60,6 @@ public record PixelString(String id, String name, String pixelType, List<Section
   public PixelString withSection(int index, Section section) {
     List<Section> changed = new ArrayList<>(sections);
     changed.set(index, section);
-    return new PixelString(id, name, pixelType, changed);
+    return new PixelString(id, name, pixelType, changed, dataIn, connector, leadMetres);
   }
 }

@@ -215,8 +215,19 @@ public final class Plan {
           "%s.legs[%d].piece".formatted(place, i),
           Require.quoted(piece.name()),
           "it hangs on a %s port, and this is a %s port".formatted(piece.portKind(), run.kind()));
+      checkBox(model, run, leg, "%s.legs[%d].box".formatted(place, i));
       PortRef port = new PortRef(controller.id(), run.kind(), run.port());
       legs.put(leg.piece(), new LegAt(port, i, leg));
     }
+  }
+
+  /** A box on a port without boxes cannot be stated; one too many in a chain is found. */
+  private static void checkBox(DeviceModel model, Run run, Leg leg, String place) {
+    boolean banks = model.group(run.kind()).flatMap(PortGroup::banks).isPresent();
+    Require.that(
+        leg.box().isEmpty() || banks,
+        place,
+        leg.box().map(String::valueOf).orElse(""),
+        model.title() + " has no remote boxes; leave the box out");
   }
 }

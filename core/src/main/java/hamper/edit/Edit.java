@@ -24,6 +24,14 @@ public sealed interface Edit
         RemoveController,
         MoveController,
         SetDisplay,
+        PatchAcross,
+        SetBox,
+        SetMode,
+        ExchangeController,
+        HoldGiven,
+        PutSubnet,
+        RemoveSubnet,
+        AddToCatalogue,
         Restore {
 
   /**

@@ -16,14 +16,7 @@ public record RemoveZone(String zone) implements Edit {
     List<Zone> zones = Lists.remove(display.zones(), zone, other -> other.id(), "zone");
     List<Prop> props = display.props().stream().map(this::leave).toList();
     List<Controller> controllers = display.controllers().stream().map(this::leave).toList();
-    return new Display(
-        display.name(),
-        display.settings(),
-        display.models(),
-        display.pixelTypes(),
-        zones,
-        props,
-        controllers);
+    return display.withProps(props).withControllers(controllers).withZones(zones);
   }
 
   private Prop leave(Prop prop) {

@@ -7,6 +7,7 @@ import hamper.display.Display;
 import hamper.display.DisplaySettings;
 import hamper.display.Plan;
 import hamper.display.Prop;
+import hamper.display.Subnet;
 import hamper.display.Zone;
 import hamper.value.Require;
 import java.util.HashMap;
@@ -21,7 +22,7 @@ import java.util.function.Function;
  *
  * @param label of the edit that it takes back or repeats
  * @param settings and name, where they differ
- * @param zones each kind of part, where any differs
+ * @param subnets and the rest: each kind of part, where any differs
  */
 public record Restore(
     String label,
@@ -29,6 +30,7 @@ public record Restore(
     Optional<DisplaySettings> settings,
     Optional<Parts<DeviceModel>> models,
     Optional<Parts<PixelType>> pixelTypes,
+    Optional<Parts<Subnet>> subnets,
     Optional<Parts<Zone>> zones,
     Optional<Parts<Prop>> props,
     Optional<Parts<Controller>> controllers)
@@ -53,6 +55,7 @@ public record Restore(
         from.settings().equals(to.settings()) ? Optional.empty() : Optional.of(to.settings()),
         parts(from.models(), to.models(), DeviceModel::id),
         parts(from.pixelTypes(), to.pixelTypes(), PixelType::id),
+        parts(from.subnets(), to.subnets(), Subnet::id),
         parts(from.zones(), to.zones(), Zone::id),
         parts(from.props(), to.props(), Prop::id),
         parts(from.controllers(), to.controllers(), Controller::id));
@@ -66,6 +69,7 @@ public record Restore(
         settings.orElse(now.settings()),
         apply(models, now.models(), DeviceModel::id),
         apply(pixelTypes, now.pixelTypes(), PixelType::id),
+        apply(subnets, now.subnets(), Subnet::id),
         apply(zones, now.zones(), Zone::id),
         apply(props, now.props(), Prop::id),
         apply(controllers, now.controllers(), Controller::id));

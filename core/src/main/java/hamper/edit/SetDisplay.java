@@ -8,15 +8,7 @@ import hamper.display.Plan;
 public record SetDisplay(String name, DisplaySettings settings) implements Edit {
   @Override
   public Display change(Plan plan) {
-    Display display = plan.display();
-    return new Display(
-        name,
-        settings,
-        display.models(),
-        display.pixelTypes(),
-        display.zones(),
-        display.props(),
-        display.controllers());
+    return plan.display().withNameAndSettings(name, settings);
   }
 
   @Override

@@ -1,7 +1,6 @@
 package hamper.edit;
 
 import hamper.display.Display;
-import hamper.display.Leg;
 import hamper.display.LegAt;
 import hamper.display.Plan;
 import hamper.value.RefusedException;
@@ -13,10 +12,7 @@ public record SetGap(String piece, int nullPixels, double cableMetres) implement
   public Display change(Plan plan) {
     LegAt at = patched(plan, piece);
     return Runs.changeLeg(
-        plan.display(),
-        at.port(),
-        at.index(),
-        leg -> new Leg(leg.piece(), nullPixels, cableMetres, leg.mirrorOf()));
+        plan.display(), at.port(), at.index(), leg -> leg.withGap(nullPixels, cableMetres));
   }
 
   @Override

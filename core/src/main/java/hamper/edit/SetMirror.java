@@ -1,7 +1,6 @@
 package hamper.edit;
 
 import hamper.display.Display;
-import hamper.display.Leg;
 import hamper.display.LegAt;
 import hamper.display.Plan;
 import java.util.Optional;
@@ -16,11 +15,7 @@ public record SetMirror(String piece, Optional<String> mirrorOf) implements Edit
   public Display change(Plan plan) {
     LegAt at = SetGap.patched(plan, piece);
     mirrorOf.ifPresent(plan::existingPiece);
-    return Runs.changeLeg(
-        plan.display(),
-        at.port(),
-        at.index(),
-        leg -> new Leg(leg.piece(), leg.nullPixels(), leg.cableMetres(), mirrorOf));
+    return Runs.changeLeg(plan.display(), at.port(), at.index(), leg -> leg.withMirrorOf(mirrorOf));
   }
 
   @Override

@@ -6,7 +6,6 @@ import hamper.address.StartsPer;
 import hamper.catalog.PortKind;
 import hamper.display.Circuit;
 import hamper.display.Controller;
-import hamper.display.Fixture;
 import hamper.display.Leg;
 import hamper.display.Piece;
 import hamper.display.PixelString;
@@ -14,6 +13,8 @@ import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Run;
 import hamper.display.Section;
+import hamper.display.SlotPiece;
+import hamper.display.Wall;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -58,7 +59,7 @@ final class Line {
         universes ? controller.portStart().orElse(dialect.portStart()) : PortStart.NEXT_CHANNEL;
     startsPer = dialect.startsPer();
     for (Run run : controller.runs()) {
-      if (!run.legs().isEmpty()) {
+      if (!run.legs().isEmpty() && run.kind() != PortKind.SERIAL) {
         add(run, flatten(plan, run));
       }
     }
@@ -112,8 +113,10 @@ final class Line {
         }
       } else if (piece instanceof Circuit circuit) {
         items.add(single(port, items.size() + 1, l, leg, circuit));
-      } else if (piece instanceof Fixture fixture) {
-        items.add(slots(port, items.size() + 1, l, leg, fixture));
+      } else if (piece instanceof SlotPiece slotted) {
+        items.add(slots(port, items.size() + 1, l, leg, slotted));
+      } else if (piece instanceof Wall wall) {
+        items.add(surface(port, items.size() + 1, l, leg, wall));
       }
     }
     return items;
@@ -123,7 +126,7 @@ final class Line {
     return new Item(port, position, l, circuit.id(), 0, 1, 1, 1, circuit.hold(), leg.mirrorOf(), 0);
   }
 
-  private static Item slots(PortRef port, int position, int l, Leg leg, Fixture fixture) {
+  private static Item slots(PortRef port, int position, int l, Leg leg, SlotPiece fixture) {
     return new Item(
         port,
         position,
@@ -136,5 +139,20 @@ final class Line {
         Optional.empty(),
         leg.mirrorOf(),
         fixture.slot());
+  }
+
+  private static Item surface(PortRef port, int position, int l, Leg leg, Wall wall) {
+    return new Item(
+        port,
+        position,
+        l,
+        wall.id(),
+        0,
+        wall.pixels(),
+        wall.pixels(),
+        Wall.CHANNELS_PER_PIXEL,
+        wall.hold(),
+        leg.mirrorOf(),
+        0);
   }
 }

@@ -12,7 +12,7 @@ import java.util.List;
 /** The catalogue that ships with Hamper, and catalogue files of users. */
 public final class CatalogueFiles {
   private static final List<String> SHIPPED =
-      List.of("ostrand", "quillby", "tarn-and-hythe", "hosts", "pixel-types");
+      List.of("ostrand", "velmo", "quillby", "pelloway", "tarn-and-hythe", "hosts", "pixel-types");
 
   private CatalogueFiles() {}
 

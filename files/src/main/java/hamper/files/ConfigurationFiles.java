@@ -25,6 +25,9 @@ public final class ConfigurationFiles {
           "universes",
           "size",
           "offset",
+          "priority",
+          "full universes",
+          "synchronization",
           "display start");
 
   private ConfigurationFiles() {}
@@ -80,6 +83,9 @@ public final class ConfigurationFiles {
                         line.universes(),
                         line.size(),
                         line.offset(),
+                        line.priority(),
+                        line.fullUniverses(),
+                        line.synchronization(),
                         line.displayStart()))
             .toList());
   }

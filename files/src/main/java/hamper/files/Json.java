@@ -11,6 +11,9 @@ import hamper.display.Circuit;
 import hamper.display.Fixture;
 import hamper.display.Piece;
 import hamper.display.PixelString;
+import hamper.display.SerialDimmer;
+import hamper.display.StripDecoder;
+import hamper.display.Wall;
 import hamper.edit.Edit;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.databind.DeserializationFeature;
@@ -71,7 +74,10 @@ public final class Json {
   @JsonSubTypes({
     @JsonSubTypes.Type(value = PixelString.class, name = "string"),
     @JsonSubTypes.Type(value = Circuit.class, name = "circuit"),
-    @JsonSubTypes.Type(value = Fixture.class, name = "fixture")
+    @JsonSubTypes.Type(value = Fixture.class, name = "fixture"),
+    @JsonSubTypes.Type(value = StripDecoder.class, name = "decoder"),
+    @JsonSubTypes.Type(value = SerialDimmer.class, name = "dimmer"),
+    @JsonSubTypes.Type(value = Wall.class, name = "wall")
   })
   private interface PieceKinds {}
 

@@ -172,8 +172,8 @@ class DeviceConfigurationTest {
     String csv = ConfigurationFiles.sendListCsv(SendList.of(demo().plan(), demo().resolution()));
     assertThat(csv.lines().toList())
         .startsWith(
-            "source,controller,protocol,transport,destination,first universe,universes,size,offset,display start")
-        .contains("H1,K1,E131,UNICAST,198.51.100.11,1,12,510,,1")
+            "source,controller,protocol,transport,destination,first universe,universes,size,offset,priority,full universes,synchronization,display start")
+        .contains("H1,K1,E131,UNICAST,198.51.100.11,1,12,510,,100,false,,1")
         .anyMatch(line -> line.startsWith("H1,K3,DDP,UNICAST,198.51.100.13,,0,1470,0,"));
   }
 

@@ -25,6 +25,18 @@ create table own_pixel_type (
   primary key (display_id, id)
 );
 
+create table subnet (
+  display_id varchar(64) not null references display (id) on delete cascade,
+  id varchar(64) not null,
+  place int not null,
+  name varchar(80) not null,
+  network varchar(15) not null,
+  prefix int not null,
+  dhcp_first varchar(15),
+  dhcp_last varchar(15),
+  primary key (display_id, id)
+);
+
 create table zone (
   display_id varchar(64) not null references display (id) on delete cascade,
   id varchar(64) not null,
@@ -51,15 +63,15 @@ create table piece (
   id varchar(64) not null,
   prop_id varchar(64) not null,
   place int not null,
-  kind varchar(10) not null check (kind in ('string', 'circuit', 'fixture')),
+  kind varchar(10) not null
+    check (kind in ('string', 'circuit', 'fixture', 'decoder', 'dimmer', 'wall')),
   name varchar(80) not null,
   pixel_type varchar(64),
-  threshold int,
-  safe_on boolean,
-  hold_universe int,
-  hold_channel int,
-  slot int,
-  channels int,
+  data_in varchar(40),
+  connector varchar(40),
+  lead_metres double precision,
+  -- what only this kind of piece has, other than strings, as one document
+  detail varchar(100000),
   primary key (display_id, id),
   foreign key (display_id, prop_id) references prop (display_id, id)
 );
@@ -102,6 +114,11 @@ create table controller (
   source_id varchar(64),
   zone_id varchar(64),
   inputs_by_hand boolean not null,
+  from_storage boolean not null,
+  backup_id varchar(64),
+  full_universes boolean not null,
+  synchronization int,
+  host_name varchar(80) not null,
   primary key (display_id, id),
   foreign key (display_id, zone_id) references zone (display_id, id)
 );
@@ -113,6 +130,27 @@ create table controller_input (
   first_universe int not null,
   universes int not null,
   size int not null,
+  primary key (display_id, controller_id, place),
+  foreign key (display_id, controller_id) references controller (display_id, id)
+);
+
+create table adapter (
+  display_id varchar(64) not null references display (id) on delete cascade,
+  controller_id varchar(64) not null,
+  place int not null,
+  name varchar(80) not null,
+  address varchar(15) not null,
+  primary key (display_id, controller_id, place),
+  foreign key (display_id, controller_id) references controller (display_id, id)
+);
+
+create table bank_cable (
+  display_id varchar(64) not null references display (id) on delete cascade,
+  controller_id varchar(64) not null,
+  place int not null,
+  bank int not null,
+  box int not null,
+  metres double precision not null,
   primary key (display_id, controller_id, place),
   foreign key (display_id, controller_id) references controller (display_id, id)
 );
@@ -138,6 +176,7 @@ create table leg (
   place int not null,
   null_pixels int not null,
   cable_metres double precision not null,
+  box int,
   mirror_of varchar(64),
   primary key (display_id, piece_id),
   foreign key (display_id, piece_id) references piece (display_id, id),

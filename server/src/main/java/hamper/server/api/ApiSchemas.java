@@ -5,6 +5,9 @@ import hamper.address.IpAddress;
 import hamper.display.Circuit;
 import hamper.display.Fixture;
 import hamper.display.PixelString;
+import hamper.display.SerialDimmer;
+import hamper.display.StripDecoder;
+import hamper.display.Wall;
 import hamper.edit.Edit;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.media.Schema;
@@ -38,7 +41,13 @@ class ApiSchemas implements OpenApiCustomizer {
           HandoverController.HandoverView.class,
           CatalogueController.CatalogueView.class);
   private static final Map<Class<?>, String> KINDS =
-      Map.of(PixelString.class, "string", Circuit.class, "circuit", Fixture.class, "fixture");
+      Map.of(
+          PixelString.class, "string",
+          Circuit.class, "circuit",
+          Fixture.class, "fixture",
+          StripDecoder.class, "decoder",
+          SerialDimmer.class, "dimmer",
+          Wall.class, "wall");
 
   @Override
   public void customise(OpenAPI api) {

@@ -10,6 +10,7 @@ import java.util.Optional;
  * @param written as on a cable tag: K1-7
  * @param label the pin where the board names pins, else the number
  * @param present whether the port is there in the controller's mode
+ * @param bank where the ports come out at remote boxes
  * @param modelLimit most pixels of three channels the model drives there, where it carries pixels
  * @param universe of a DMX port in use
  */
@@ -18,8 +19,19 @@ public record LaneView(
     String written,
     String label,
     boolean present,
+    Optional<BankView> bank,
     Optional<Integer> modelLimit,
     Optional<Double> fuseAmps,
     Optional<Integer> universe,
     Optional<LoadView> load,
-    List<LegView> legs) {}
+    List<LegView> legs) {
+  /**
+   * Where a port comes out, for the crew.
+   *
+   * @param bank from 1
+   * @param socket on each box of the chain, from 1
+   * @param boxes in the chain
+   * @param cableMetres of the whole chain (m); 0 where nobody said
+   */
+  public record BankView(int bank, int socket, int boxes, double cableMetres) {}
+}

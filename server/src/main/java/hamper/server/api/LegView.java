@@ -18,6 +18,7 @@ public record LegView(
     Optional<String> zone,
     int nullPixels,
     double cableMetres,
+    Optional<Integer> box,
     Optional<String> mirrorOf,
     int pixels,
     int places,

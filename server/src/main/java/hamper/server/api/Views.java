@@ -3,13 +3,14 @@ package hamper.server.api;
 import hamper.address.ChannelSpan;
 import hamper.address.UniverseChannel;
 import hamper.address.UniverseGrid;
+import hamper.catalog.Banks;
 import hamper.catalog.DeviceModel;
 import hamper.catalog.PortGroup;
 import hamper.catalog.PortKind;
 import hamper.check.Facts;
+import hamper.display.BankCable;
 import hamper.display.Brightness;
 import hamper.display.Controller;
-import hamper.display.Fixture;
 import hamper.display.Leg;
 import hamper.display.LegAt;
 import hamper.display.Piece;
@@ -20,6 +21,9 @@ import hamper.display.PortRef;
 import hamper.display.Prop;
 import hamper.display.Run;
 import hamper.display.Section;
+import hamper.display.SerialDimmer;
+import hamper.display.SlotPiece;
+import hamper.display.Wall;
 import hamper.load.PortLoads;
 import hamper.resolve.ControllerBlock;
 import hamper.resolve.Placement;
@@ -123,6 +127,7 @@ final class Views {
         port.written(controller.tag()),
         port.port() <= pins ? group.pins().get(port.port() - 1) : String.valueOf(port.port()),
         plan.hasPort(port),
+        group.banks().map(banks -> bank(controller, run, port, banks)),
         port.kind() == PortKind.PIXEL
             ? plan.modeOf(controller, port.kind())
                 .flatMap(mode -> mode.pixelLimit(3).stream().boxed().findFirst())
@@ -131,6 +136,24 @@ final class Views {
         Optional.ofNullable(block.dmxUniverses().get(port)),
         PortLoads.of(plan, controller, run).map(LoadView::of),
         legs(controller, run, placements));
+  }
+
+  private static LaneView.BankView bank(Controller controller, Run run, PortRef port, Banks banks) {
+    int bank = banks.bankOf(port.port());
+    int boxes =
+        Math.max(
+            controller.cables().stream()
+                .filter(cable -> cable.bank() == bank)
+                .mapToInt(BankCable::box)
+                .max()
+                .orElse(1),
+            run.legs().stream().mapToInt(leg -> leg.box().orElse(1)).max().orElse(1));
+    double metres =
+        controller.cables().stream()
+            .filter(cable -> cable.bank() == bank)
+            .mapToDouble(BankCable::metres)
+            .sum();
+    return new LaneView.BankView(bank, banks.socketOf(port.port()), boxes, metres);
   }
 
   private List<LegView> legs(Controller controller, Run run, List<Placement> placements) {
@@ -156,6 +179,7 @@ final class Views {
         at.prop().zone(),
         leg.nullPixels(),
         leg.cableMetres(),
+        leg.box(),
         leg.mirrorOf(),
         pixels,
         pixels + nulls + leg.nullPixels(),
@@ -212,14 +236,21 @@ final class Views {
   }
 
   private static int pixels(Piece piece) {
-    return piece instanceof PixelString string ? string.pixels() : 0;
+    if (piece instanceof PixelString string) {
+      return string.pixels();
+    }
+    return piece instanceof Wall wall ? wall.pixels() : 0;
   }
 
   private int channels(Piece piece) {
     if (piece instanceof PixelString string) {
       int width = plan.typeOf(string).channels();
       return string.sections().stream().mapToInt(s -> s.addresses() * width).sum();
+    } else if (piece instanceof SlotPiece slotted) {
+      return slotted.channels();
+    } else if (piece instanceof Wall wall) {
+      return wall.channels();
     }
-    return piece instanceof Fixture fixture ? fixture.channels() : 1;
+    return piece instanceof SerialDimmer dimmer ? dimmer.circuits() : 1;
   }
 }

@@ -9,12 +9,12 @@ import hamper.address.Transport;
 import hamper.catalog.DeviceModel;
 import hamper.catalog.PixelType;
 import hamper.catalog.PortKind;
-import hamper.display.Circuit;
+import hamper.display.Adapter;
+import hamper.display.BankCable;
 import hamper.display.Controller;
 import hamper.display.ControllerSettings;
 import hamper.display.Display;
 import hamper.display.DisplaySettings;
-import hamper.display.Fixture;
 import hamper.display.Hold;
 import hamper.display.InputRange;
 import hamper.display.Leg;
@@ -23,6 +23,8 @@ import hamper.display.PixelString;
 import hamper.display.Prop;
 import hamper.display.Run;
 import hamper.display.Section;
+import hamper.display.Sending;
+import hamper.display.Subnet;
 import hamper.display.Zone;
 import hamper.files.Json;
 import java.sql.ResultSet;
@@ -79,9 +81,23 @@ final class DisplayReader {
                     row.getInt("first_universe"), row.getInt("universes"), row.getInt("size")));
     List<DeviceModel> models = list("own_model", row -> content(row, DeviceModel.class));
     List<PixelType> types = list("own_pixel_type", row -> content(row, PixelType.class));
+    Map<String, List<Adapter>> adapters =
+        grouped(
+            "adapter",
+            "controller_id, place",
+            row -> row.getString("controller_id"),
+            row -> new Adapter(row.getString("name"), new IpAddress(row.getString("address"))));
+    Map<String, List<BankCable>> cables =
+        grouped(
+            "bank_cable",
+            "controller_id, place",
+            row -> row.getString("controller_id"),
+            row -> new BankCable(row.getInt("bank"), row.getInt("box"), row.getDouble("metres")));
+    List<Subnet> subnets = list("subnet", this::subnet);
     List<Zone> zones = list("zone", this::zone);
     List<Prop> props = list("prop", row -> prop(row, pieces));
-    List<Controller> controllers = list("controller", row -> controller(row, inputs, runs));
+    List<Controller> controllers =
+        list("controller", row -> controller(row, new Parts(inputs, adapters, cables, runs)));
     return db.sql("select * from display where id = :id")
         .param("id", id)
         .query(
@@ -94,6 +110,7 @@ final class DisplayReader {
                         row.getInt("frames_per_second")),
                     models,
                     types,
+                    subnets,
                     zones,
                     props,
                     controllers))
@@ -137,18 +154,17 @@ final class DisplayReader {
   }
 
   private Piece piece(ResultSet row, Map<String, List<Section>> sections) throws SQLException {
-    String pieceId = row.getString("id");
-    String name = row.getString("name");
-    return switch (row.getString("kind")) {
-      case "string" ->
-          new PixelString(pieceId, name, row.getString("pixel_type"), sections.get(pieceId));
-      case "circuit" ->
-          new Circuit(pieceId, name, row.getInt("threshold"), row.getBoolean("safe_on"), hold(row));
-      case "fixture" -> new Fixture(pieceId, name, row.getInt("slot"), row.getInt("channels"));
-      default ->
-          throw new IllegalStateException(
-              "A bug of ours: piece %s has kind %s".formatted(pieceId, row.getString("kind")));
-    };
+    if (!row.getString("kind").equals("string")) {
+      return Json.MAPPER.readValue(row.getString("detail"), Piece.class);
+    }
+    return new PixelString(
+        row.getString("id"),
+        row.getString("name"),
+        row.getString("pixel_type"),
+        sections.get(row.getString("id")),
+        row.getString("data_in"),
+        row.getString("connector"),
+        row.getDouble("lead_metres"));
   }
 
   private Leg leg(ResultSet row) throws SQLException {
@@ -156,6 +172,7 @@ final class DisplayReader {
         row.getString("piece_id"),
         row.getInt("null_pixels"),
         row.getDouble("cable_metres"),
+        number(row, "box"),
         text(row, "mirror_of"));
   }
 
@@ -185,9 +202,24 @@ final class DisplayReader {
         pieces.get(row.getString("id")));
   }
 
-  private Controller controller(
-      ResultSet row, Map<String, List<InputRange>> inputs, Map<String, List<Run>> runs)
-      throws SQLException {
+  private Subnet subnet(ResultSet row) throws SQLException {
+    return new Subnet(
+        row.getString("id"),
+        row.getString("name"),
+        new IpAddress(row.getString("network")),
+        row.getInt("prefix"),
+        text(row, "dhcp_first").map(IpAddress::new),
+        text(row, "dhcp_last").map(IpAddress::new));
+  }
+
+  /** What belongs to controllers, by their ids. */
+  private record Parts(
+      Map<String, List<InputRange>> inputs,
+      Map<String, List<Adapter>> adapters,
+      Map<String, List<BankCable>> cables,
+      Map<String, List<Run>> runs) {}
+
+  private Controller controller(ResultSet row, Parts parts) throws SQLException {
     String controllerId = row.getString("id");
     return new Controller(
         controllerId,
@@ -209,9 +241,17 @@ final class DisplayReader {
             text(row, "source_id"),
             text(row, "zone_id")),
         row.getBoolean("inputs_by_hand")
-            ? Optional.of(inputs.getOrDefault(controllerId, List.of()))
+            ? Optional.of(parts.inputs().getOrDefault(controllerId, List.of()))
             : Optional.empty(),
-        runs.getOrDefault(controllerId, List.of()));
+        new Sending(
+            row.getBoolean("from_storage"),
+            text(row, "backup_id"),
+            row.getBoolean("full_universes"),
+            number(row, "synchronization"),
+            row.getString("host_name")),
+        parts.adapters().getOrDefault(controllerId, List.of()),
+        parts.cables().getOrDefault(controllerId, List.of()),
+        parts.runs().getOrDefault(controllerId, List.of()));
   }
 
   private static Optional<Hold> hold(ResultSet row) throws SQLException {

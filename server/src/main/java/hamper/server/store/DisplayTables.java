@@ -1,10 +1,11 @@
 package hamper.server.store;
 
-import hamper.display.Circuit;
+import hamper.address.IpAddress;
+import hamper.display.Adapter;
+import hamper.display.BankCable;
 import hamper.display.Controller;
 import hamper.display.ControllerSettings;
 import hamper.display.Display;
-import hamper.display.Fixture;
 import hamper.display.Hold;
 import hamper.display.InputRange;
 import hamper.display.Leg;
@@ -13,6 +14,7 @@ import hamper.display.PixelString;
 import hamper.display.Prop;
 import hamper.display.Run;
 import hamper.display.Section;
+import hamper.display.Subnet;
 import hamper.display.Zone;
 import hamper.files.Json;
 import java.util.ArrayList;
@@ -26,6 +28,11 @@ final class DisplayTables {
           new Table("own_model", 1, List.of("id", "place", "content"), DisplayTables::models),
           new Table(
               "own_pixel_type", 1, List.of("id", "place", "content"), DisplayTables::pixelTypes),
+          new Table(
+              "subnet",
+              1,
+              List.of("id", "place", "name", "network", "prefix", "dhcp_first", "dhcp_last"),
+              DisplayTables::subnets),
           new Table(
               "zone",
               1,
@@ -46,12 +53,10 @@ final class DisplayTables {
                   "kind",
                   "name",
                   "pixel_type",
-                  "threshold",
-                  "safe_on",
-                  "hold_universe",
-                  "hold_channel",
-                  "slot",
-                  "channels"),
+                  "data_in",
+                  "connector",
+                  "lead_metres",
+                  "detail"),
               DisplayTables::pieces),
           new Table(
               "section",
@@ -91,13 +96,28 @@ final class DisplayTables {
                   "brightness",
                   "source_id",
                   "zone_id",
-                  "inputs_by_hand"),
+                  "inputs_by_hand",
+                  "from_storage",
+                  "backup_id",
+                  "full_universes",
+                  "synchronization",
+                  "host_name"),
               DisplayTables::controllers),
           new Table(
               "controller_input",
               2,
               List.of("controller_id", "place", "first_universe", "universes", "size"),
               DisplayTables::inputs),
+          new Table(
+              "adapter",
+              2,
+              List.of("controller_id", "place", "name", "address"),
+              DisplayTables::adapters),
+          new Table(
+              "bank_cable",
+              2,
+              List.of("controller_id", "place", "bank", "box", "metres"),
+              DisplayTables::cables),
           new Table(
               "run",
               3,
@@ -114,6 +134,7 @@ final class DisplayTables {
                   "place",
                   "null_pixels",
                   "cable_metres",
+                  "box",
                   "mirror_of"),
               DisplayTables::legs));
 
@@ -144,6 +165,22 @@ final class DisplayTables {
     display
         .pixelTypes()
         .forEach(t -> rows.add(row(t.id(), rows.size(), Json.MAPPER.writeValueAsString(t))));
+    return rows;
+  }
+
+  private static List<Object[]> subnets(Display display) {
+    List<Object[]> rows = new ArrayList<>();
+    for (Subnet subnet : display.subnets()) {
+      rows.add(
+          row(
+              subnet.id(),
+              rows.size(),
+              subnet.name(),
+              subnet.network().text(),
+              subnet.prefix(),
+              subnet.dhcpFirst().map(IpAddress::text),
+              subnet.dhcpLast().map(IpAddress::text)));
+    }
     return rows;
   }
 
@@ -182,41 +219,14 @@ final class DisplayTables {
           "string",
           string.name(),
           string.pixelType(),
-          null,
-          null,
-          null,
-          null,
-          null,
-          null);
-    } else if (piece instanceof Circuit circuit) {
-      return row(
-          circuit.id(),
-          prop.id(),
-          place,
-          "circuit",
-          circuit.name(),
-          null,
-          circuit.threshold(),
-          circuit.safeOn(),
-          circuit.hold().flatMap(Hold::universe),
-          circuit.hold().map(Hold::channel),
-          null,
+          string.dataIn(),
+          string.connector(),
+          string.leadMetres(),
           null);
     }
-    Fixture fixture = (Fixture) piece;
-    return row(
-        fixture.id(),
-        prop.id(),
-        place,
-        "fixture",
-        fixture.name(),
-        null,
-        null,
-        null,
-        null,
-        null,
-        fixture.slot(),
-        fixture.channels());
+    String detail = Json.MAPPER.writerFor(Piece.class).writeValueAsString(piece);
+    String kind = Json.MAPPER.readTree(detail).get("kind").asString();
+    return row(piece.id(), prop.id(), place, kind, piece.name(), null, null, null, null, detail);
   }
 
   private static List<Object[]> sections(Display display) {
@@ -272,7 +282,12 @@ final class DisplayTables {
               settings.brightness(),
               settings.source(),
               settings.zone(),
-              controller.inputs().isPresent()));
+              controller.inputs().isPresent(),
+              controller.sending().fromStorage(),
+              controller.sending().backup(),
+              controller.sending().fullUniverses(),
+              controller.sending().synchronization(),
+              controller.sending().hostName()));
     }
     return rows;
   }
@@ -284,6 +299,28 @@ final class DisplayTables {
       for (int i = 0; i < inputs.size(); i++) {
         InputRange input = inputs.get(i);
         rows.add(row(controller.id(), i, input.firstUniverse(), input.count(), input.size()));
+      }
+    }
+    return rows;
+  }
+
+  private static List<Object[]> adapters(Display display) {
+    List<Object[]> rows = new ArrayList<>();
+    for (Controller controller : display.controllers()) {
+      for (int i = 0; i < controller.adapters().size(); i++) {
+        Adapter adapter = controller.adapters().get(i);
+        rows.add(row(controller.id(), i, adapter.name(), adapter.address().text()));
+      }
+    }
+    return rows;
+  }
+
+  private static List<Object[]> cables(Display display) {
+    List<Object[]> rows = new ArrayList<>();
+    for (Controller controller : display.controllers()) {
+      for (int i = 0; i < controller.cables().size(); i++) {
+        BankCable cable = controller.cables().get(i);
+        rows.add(row(controller.id(), i, cable.bank(), cable.box(), cable.metres()));
       }
     }
     return rows;
@@ -314,6 +351,7 @@ final class DisplayTables {
                   i,
                   leg.nullPixels(),
                   leg.cableMetres(),
+                  leg.box(),
                   leg.mirrorOf()));
         }
       }

@@ -1,0 +1,99 @@
+package hamper.edit;
+
+import hamper.address.ChannelSpan;
+import hamper.address.StartsPer;
+import hamper.display.Circuit;
+import hamper.display.Controller;
+import hamper.display.Display;
+import hamper.display.Hold;
+import hamper.display.Piece;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.Prop;
+import hamper.display.Run;
+import hamper.display.Wall;
+import hamper.resolve.ControllerBlock;
+import hamper.resolve.Placement;
+import hamper.resolve.Resolution;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Holds every start of a controller where it is now, with its universes. */
+final class HoldStarts {
+  private HoldStarts() {}
+
+  static Display of(Plan plan, Resolution resolution, String controller) {
+    int index = plan.indexOf(plan.existingController(controller).id());
+    Controller before = plan.display().controllers().get(index);
+    Map<String, Piece> held = new HashMap<>();
+    boolean perPort = plan.modelOf(before).dialect().startsPer() == StartsPer.PORT;
+    for (Placement at : resolution.byController().get(index)) {
+      boolean acts = !perPort || at.position() == 1;
+      Optional<Hold> hold =
+          at.controllerChannels().filter(span -> acts).map(ChannelSpan::start).map(Hold::atChannel);
+      if (hold.isPresent() && !at.mirror() && at.kind().flows()) {
+        Piece piece = held.getOrDefault(at.piece(), plan.existingPiece(at.piece()).piece());
+        held.put(at.piece(), hold(piece, at.section(), hold));
+      }
+    }
+    Display display = plan.display();
+    List<Prop> props =
+        display.props().stream()
+            .map(
+                prop ->
+                    prop.withPieces(
+                        prop.pieces().stream()
+                            .map(piece -> held.getOrDefault(piece.id(), piece))
+                            .toList()))
+            .toList();
+    Controller after = holdUniverses(before, resolution.blocks().get(index));
+    return display
+        .withProps(props)
+        .withControllers(Runs.change(display.controllers(), controller, other -> after));
+  }
+
+  private static Piece hold(Piece piece, int section, Optional<Hold> hold) {
+    if (piece instanceof PixelString string) {
+      return string.withSection(section, string.sections().get(section).withHold(hold));
+    } else if (piece instanceof Circuit circuit) {
+      return new Circuit(circuit.id(), circuit.name(), circuit.threshold(), circuit.safeOn(), hold);
+    } else if (piece instanceof Wall wall) {
+      return new Wall(
+          wall.id(),
+          wall.name(),
+          wall.order(),
+          wall.panels(),
+          wall.resolution(),
+          wall.size(),
+          wall.pitchMillimetres(),
+          hold);
+    }
+    return piece;
+  }
+
+  /** The first universe and the size of the block are kept, and each DMX line its universe. */
+  private static Controller holdUniverses(Controller before, ControllerBlock block) {
+    Controller changed =
+        before.withSettings(
+            before
+                .settings()
+                .withBlock(
+                    block.firstUniverse(),
+                    before.protocol().usesUniverses() ? block.flowingUniverses() : 0,
+                    before.protocol().usesUniverses() ? 0 : block.flowingChannels()));
+    for (var entry : block.dmxUniverses().entrySet()) {
+      Run run = Runs.runAt(changed, entry.getKey());
+      changed =
+          changed.withRun(
+              new Run(
+                  run.kind(),
+                  run.port(),
+                  run.legs(),
+                  Optional.of(entry.getValue()),
+                  run.brightness()));
+    }
+    return changed;
+  }
+}
