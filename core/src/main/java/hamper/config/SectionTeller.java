@@ -174,6 +174,7 @@ final class SectionTeller {
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
+        Optional.empty(),
         matrix,
         slot,
         threshold);
