@@ -4,7 +4,7 @@ import type { ControllerView, LaneView, LegView } from '../api/types'
 import AddressRuler from '../ribbon/AddressRuler.vue'
 import { reachOf } from '../ribbon/geometry'
 import { portKey, useDisplay } from '../state/display'
-import { usePatching } from '../state/patching'
+import { isAcross, usePatching } from '../state/patching'
 import ControllerHeader from './patch/ControllerHeader.vue'
 import { useDrag } from './patch/drag'
 import { usePatchKeys, type Cell } from './patch/keys'
@@ -25,6 +25,7 @@ type Row =
       leg: LegView
     }
   | { kind: 'ruler'; key: string; height: number; view: ControllerView }
+  | { kind: 'bank'; key: string; height: number; view: ControllerView; lane: LaneView }
 
 const LABEL = 86
 const METERS = 284
@@ -49,6 +50,11 @@ function rowsOf(view: ControllerView): Row[] {
   for (const lane of view.lanes) {
     if (onlyUsed.value && lane.legs.length === 0) {
       continue
+    }
+    const before = all[all.length - 1]
+    const bank = before.kind === 'lane' || before.kind === 'glass' ? before.lane.bank?.bank : 0
+    if (lane.bank && lane.bank.bank !== bank) {
+      all.push({ kind: 'bank', key: `b${portKey(lane.port)}`, height: 22, view, lane })
     }
     all.push({ kind: 'lane', key: portKey(lane.port), height: 35, view, lane })
     const leg = lane.legs.find((one) => one.piece === patching.glass)
@@ -102,6 +108,19 @@ function activeIn(lane: LaneView): number | undefined {
     return shownLanes.value[0] && portKey(shownLanes.value[0].port) === key ? 0 : undefined
   }
   return cell.value.lane === key ? Math.min(cell.value.index, lane.legs.length) : undefined
+}
+
+function isAimed(view: ControllerView): boolean {
+  const target = patching.target
+  return !!target && isAcross(target) && target.controller === view.controller.id
+}
+
+/** The cable and the boxes of a bank, as the crew reads them. */
+function chain(lane: LaneView): string {
+  const { boxes, cableMetres } = lane.bank!
+  const letters = Array.from({ length: boxes }, (_, i) => String.fromCharCode(65 + i))
+  const cable = cableMetres > 0 ? `${cableMetres} m of cable` : 'no cable entered'
+  return `${boxes === 1 ? 'box A' : `boxes ${letters.join(' → ')}`}, ${cable}`
 }
 
 function fold(id: string) {
@@ -188,6 +207,7 @@ watch(
             :view="row.view"
             :folded="folded.has(row.view.controller.id)"
             :most="most"
+            :aimed="isAimed(row.view)"
             :style="{ width: `${width}px` }"
             @fold="fold(row.view.controller.id)"
           />
@@ -208,6 +228,10 @@ watch(
             :width="width - LABEL - 24"
             :style="{ width: `${width - LABEL - 16}px` }"
           />
+          <div v-else-if="row.kind === 'bank'" class="bank mono">
+            bank {{ row.lane.bank!.bank }}
+            <span class="quiet">{{ chain(row.lane) }}</span>
+          </div>
           <div v-else class="addresses">
             <div class="rulerlabel mono">
               <span class="quiet">addresses</span>
@@ -293,6 +317,13 @@ watch(
 }
 .row.lane:has(.aimed) {
   z-index: 5;
+}
+.bank {
+  font-size: 11.5px;
+  padding: 4px 0 0 16px;
+  border-bottom: 1px solid var(--line);
+  display: flex;
+  gap: 10px;
 }
 .addresses {
   display: grid;

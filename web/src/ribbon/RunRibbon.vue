@@ -70,18 +70,37 @@ function count(s: Stretch): string {
   if (props.lane.port.kind === 'DMX') {
     return `${s.leg.sections[0]?.channels ?? ''}`
   }
-  return props.lane.port.kind === 'RELAY' ? '' : `${s.leg.pixels}`
+  const piece = display.pieces.get(s.leg.piece)?.piece
+  switch (piece?.kind) {
+    case 'wall':
+      return `${s.leg.pixels} px`
+    case 'circuit':
+      return `on from ${piece.threshold}`
+    case 'dimmer':
+      return `unit ${piece.unit} · ${piece.circuits}`
+    default:
+      return `${s.leg.pixels}`
+  }
+}
+
+/** The letter of the remote box, where the leg hangs on another box than the one before it. */
+function boxOf(s: Stretch): string {
+  const before = props.lane.legs[s.index - 1]?.box ?? 1
+  const box = s.leg.box ?? 1
+  const chained = (props.lane.bank?.boxes ?? 1) > 1
+  return chained && (s.index === 0 || box !== before) ? String.fromCharCode(64 + box) : ''
 }
 
 function told(s: Stretch): string {
   const first = s.leg.sections[0]
   const start = first?.start ? `, starts ${first.start}` : ''
-  const unit = props.lane.port.kind === 'PIXEL' ? 'pixels' : 'channels'
+  const units = { PIXEL: ' pixels', DMX: ' channels', RELAY: '', PANEL: '', SERIAL: ' circuits' }
+  const unit = units[props.lane.port.kind]
   const held = first?.held && props.lane.port.kind !== 'DMX' ? ', held' : ''
   const mirror = s.leg.mirrorOf
     ? `, mirrors ${display.pieces.get(s.leg.mirrorOf)?.title ?? s.leg.mirrorOf}`
     : ''
-  return `${s.leg.title}, ${count(s)} ${unit}${start}${held}${mirror}, on ${props.lane.written}`
+  return `${s.leg.title}, ${count(s)}${unit}${start}${held}${mirror}, on ${props.lane.written}`
 }
 </script>
 
@@ -109,6 +128,8 @@ function told(s: Stretch): string {
           ghost: ghosts.includes(s.leg.piece),
           cut: cut.includes(s.leg.piece),
           mirror: s.leg.mirrorOf,
+          wall: lane.port.kind === 'PANEL',
+          onoff: lane.port.kind === 'RELAY' || lane.port.kind === 'SERIAL',
         }"
         :style="{
           left: px(s.from + s.gap),
@@ -144,6 +165,9 @@ function told(s: Stretch): string {
           class="catch"
           title="The start address is held"
         />
+        <span v-if="boxOf(s)" class="box mono" :title="`Remote box ${boxOf(s)}`">{{
+          boxOf(s)
+        }}</span>
         <span class="name">{{ s.leg.mirrorOf ? '= ' : '' }}{{ s.leg.title }}</span>
         <span v-if="width(s) > 84" class="count mono">{{ count(s) }}</span>
       </button>
@@ -215,6 +239,30 @@ function told(s: Stretch): string {
 .leg.mirror {
   border-style: dotted;
   border-left-style: solid;
+}
+.leg.wall {
+  background:
+    linear-gradient(var(--zone) 1px, transparent 1px) 0 0 / 9px 9px,
+    linear-gradient(90deg, var(--zone) 1px, transparent 1px) 0 0 / 9px 9px,
+    rgb(var(--v-theme-surface));
+}
+.leg.wall .name,
+.leg.wall .count {
+  background: rgb(var(--v-theme-surface));
+  padding: 0 3px;
+  flex: none;
+}
+.leg.onoff {
+  border-radius: 12px;
+}
+.box {
+  flex: none;
+  font-size: 10.5px;
+  font-weight: 600;
+  padding: 0 4px;
+  border: 1.5px solid rgb(var(--v-theme-on-surface));
+  border-radius: 2px;
+  position: relative;
 }
 .name {
   overflow: hidden;

@@ -12,6 +12,9 @@ export interface Stretch {
   length: number
 }
 
+/** Room for a piece that has no pixels on a wire: a circuit, a dimmer pack, a wall. */
+const PLAIN_LENGTH = { RELAY: 90, SERIAL: 170, PANEL: 230 }
+
 /** Fixtures lie at their slots; everything else follows the leg before it. */
 export function stretches(lane: LaneView): Stretch[] {
   let at = 0
@@ -20,7 +23,8 @@ export function stretches(lane: LaneView): Stretch[] {
       const channels = leg.sections[0]?.channels ?? 1
       return { leg, index, from: slotOf(leg) - 1, gap: 0, length: channels }
     }
-    const length = lane.port.kind === 'RELAY' ? 24 : leg.places - leg.nullPixels
+    const length =
+      lane.port.kind === 'PIXEL' ? leg.places - leg.nullPixels : PLAIN_LENGTH[lane.port.kind]
     const stretch = { leg, index, from: at, gap: leg.nullPixels, length }
     at += leg.nullPixels + length
     return stretch

@@ -1,14 +1,35 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api } from '../api/client'
-import type { LaneView, PortRef, Preview } from '../api/types'
+import type { Edit, LaneView, PortRef, Preview } from '../api/types'
 import { portKey, useDisplay } from './display'
 
 /** Where dragged or cut pieces would be hung. */
-export interface Target {
+export type Target = OnPort | AcrossPorts
+
+/** One after another on one port. */
+export interface OnPort {
   port: PortRef
   /** The piece before which they go; undefined: at the end. */
   before?: string
+}
+
+/** One a port over consecutive free ports of a controller. */
+export interface AcrossPorts {
+  controller: string
+}
+
+export function isAcross(target: Target): target is AcrossPorts {
+  return 'controller' in target
+}
+
+function targetKey(target?: Target): string {
+  if (!target) {
+    return ''
+  }
+  return isAcross(target)
+    ? `across ${target.controller}`
+    : `${portKey(target.port)} ${target.before ?? ''}`
 }
 
 /** What is selected, dragged or cut in Patch, and what letting go would do. */
@@ -47,20 +68,23 @@ export const usePatching = defineStore('patching', () => {
 
   /** Whether all pieces hang on this kind of port. */
   function fits(pieces: string[], kind: PortRef['kind']): boolean {
-    const wanted = { string: 'PIXEL', circuit: 'RELAY', fixture: 'DMX' }
+    const wanted = {
+      string: 'PIXEL',
+      circuit: 'RELAY',
+      fixture: 'DMX',
+      decoder: 'DMX',
+      wall: 'PANEL',
+      dimmer: 'SERIAL',
+    }
     return pieces.every((id) => {
       const piece = display.pieces.get(id)
       return piece !== undefined && wanted[piece.piece.kind] === kind
     })
   }
 
-  function sameTarget(a?: Target, b?: Target): boolean {
-    return a === b || (!!a && !!b && portKey(a.port) === portKey(b.port) && a.before === b.before)
-  }
-
   /** Points a drag at a place; the ghost follows with the server's numbers. */
   async function aim(at: Target | undefined) {
-    if (sameTarget(at, target.value)) {
+    if (targetKey(at) === targetKey(target.value)) {
       return
     }
     target.value = at
@@ -84,8 +108,11 @@ export const usePatching = defineStore('patching', () => {
     }
   }
 
-  function patchEdit(pieces: string[], at: Target) {
-    return { type: 'PatchPieces' as const, pieces, port: at.port, before: at.before }
+  function patchEdit(pieces: string[], at: Target): Edit {
+    if (isAcross(at)) {
+      return { type: 'PatchAcross', pieces, controller: at.controller }
+    }
+    return { type: 'PatchPieces', pieces, port: at.port, before: at.before }
   }
 
   function patch(pieces: string[], at: Target) {

@@ -16,6 +16,8 @@ const protocols = { E131: 'E1.31', ARTNET: 'Art-Net', DDP: 'DDP', NONE: 'none' }
         <th>Destination</th>
         <th>Universes or bytes</th>
         <th>Size</th>
+        <th>Priority</th>
+        <th>Sync</th>
         <th>From display channel</th>
       </tr>
     </thead>
@@ -37,7 +39,9 @@ const protocols = { E131: 'E1.31', ARTNET: 'Art-Net', DDP: 'DDP', NONE: 'none' }
           </template>
           <template v-else>bytes {{ line.offset }} – {{ line.offset! + line.size - 1 }}</template>
         </td>
-        <td class="mono">{{ line.size }}</td>
+        <td class="mono">{{ line.size }}{{ line.fullUniverses ? ', full' : '' }}</td>
+        <td class="mono">{{ line.priority ?? '–' }}</td>
+        <td class="mono">{{ line.synchronization ?? '–' }}</td>
         <td class="mono">{{ line.displayStart }}</td>
       </tr>
     </tbody>

@@ -7,7 +7,13 @@ const props = defineProps<{ given: Given }>()
 
 const configuration = computed(() => props.given.configuration)
 const protocols = { E131: 'E1.31', ARTNET: 'Art-Net', DDP: 'DDP', NONE: 'none' }
-const kinds = { PIXEL: 'Pixel ports', RELAY: 'Relay ports', PANEL: 'Panel ports', DMX: 'DMX lines' }
+const kinds = {
+  PIXEL: 'Pixel ports',
+  RELAY: 'Relay ports',
+  PANEL: 'Panel ports',
+  DMX: 'DMX lines',
+  SERIAL: 'Serial lines',
+}
 
 const groups = computed(() => {
   const byKind = new Map<Output['kind'], Output[]>()
@@ -36,6 +42,11 @@ function start(at: DeviceStart): string {
 /** Settings of a section that are not what a device starts out with. */
 function options(output: Output, section: OutputSection): string {
   return [
+    section.matrix &&
+      `${section.matrix.width} × ${section.matrix.height} from ${section.matrix.order.start.toLowerCase().replace('_', ' ')}, ${section.matrix.order.lines.toLowerCase()}${section.matrix.order.serpentine ? ', back and forth' : ''}`,
+    section.matrix?.panels?.cards
+      .map((card) => `${card.name} rows ${card.rows.join('+')}`)
+      .join(', '),
     section.nullPixels && `${section.nullPixels} null`,
     section.group !== undefined && section.group > 1 && `groups of ${section.group}`,
     section.fold !== undefined && `fold ${section.fold}`,
@@ -107,7 +118,9 @@ function options(output: Output, section: OutputSection): string {
             <th>Port</th>
             <th>Start</th>
             <th>What hangs there</th>
-            <th class="right">{{ group.kind === 'PIXEL' ? 'Pixels' : 'Channels' }}</th>
+            <th class="right">
+              {{ group.kind === 'PIXEL' || group.kind === 'PANEL' ? 'Pixels' : 'Channels' }}
+            </th>
             <th>Settings</th>
           </tr>
         </thead>

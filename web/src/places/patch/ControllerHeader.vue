@@ -4,7 +4,13 @@ import { computed } from 'vue'
 import type { ControllerView } from '../../api/types'
 import MiniRibbon from '../../ribbon/MiniRibbon.vue'
 
-const props = defineProps<{ view: ControllerView; folded: boolean; most: number }>()
+const props = defineProps<{
+  view: ControllerView
+  folded: boolean
+  most: number
+  /** Whether something is dragged over it. */
+  aimed: boolean
+}>()
 const emit = defineEmits<{ fold: [] }>()
 
 const protocols = { E131: 'E1.31', ARTNET: 'Art-Net', DDP: 'DDP', NONE: 'host' }
@@ -23,7 +29,7 @@ const used = computed(() => props.view.lanes.filter((lane) => lane.legs.length).
 </script>
 
 <template>
-  <div class="head">
+  <div class="head" :class="{ aimed }" :data-controller="view.controller.id">
     <v-btn
       :icon="folded ? mdiChevronRight : mdiChevronDown"
       size="x-small"
@@ -57,6 +63,9 @@ const used = computed(() => props.view.lanes.filter((lane) => lane.legs.length).
   left: 0;
   overflow: hidden;
   white-space: nowrap;
+}
+.head.aimed {
+  background: color-mix(in srgb, var(--copper) 26%, rgb(var(--v-theme-surface-variant)));
 }
 .model {
   font-size: 12.5px;

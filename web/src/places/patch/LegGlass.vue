@@ -2,6 +2,7 @@
 import { mdiArrowLeftThin, mdiArrowRightThin, mdiClose } from '@mdi/js'
 import { computed } from 'vue'
 import type { ControllerView, LaneView, LegView, PixelString, Section } from '../../api/types'
+import WallPicture from '../../ribbon/WallPicture.vue'
 import InPlaceNumber from '../../ribbon/InPlaceNumber.vue'
 import { useDisplay } from '../../state/display'
 import { usePatching } from '../../state/patching'
@@ -15,7 +16,28 @@ const piece = computed(() => display.pieces.get(props.leg.piece)!)
 const string = computed(() =>
   piece.value.piece.kind === 'string' ? (piece.value.piece as PixelString) : undefined,
 )
-const controllerId = computed(() => props.view.controller.id)
+/** What there is to say of a circuit, a fixture, a decoder or a dimmer. */
+const facts = computed(() => {
+  const { piece: one } = piece.value
+  const at = props.leg.sections[0]
+  const where = at?.start ? [`${at.start} – ${at.end}`, `display ${at.displayStart}`] : []
+  switch (one.kind) {
+    case 'circuit':
+      return [...where, `on from ${one.threshold}`, one.safeOn ? 'rests on' : 'rests off']
+    case 'fixture':
+      return [
+        ...where,
+        `slot ${one.slot}, ${one.channels} channels`,
+        ...one.pairs.map((pair) => `${pair.name} 16 bits at ${pair.channel}`),
+      ]
+    case 'decoder':
+      return [...where, `slot ${one.slot}`, `${one.pixels} pixels RGBW of ${one.ledsPerPixel} LEDs`]
+    case 'dimmer':
+      return [`unit ${one.unit}`, `${one.circuits} dimmed circuits`, 'driven by the host itself']
+    default:
+      return where
+  }
+})
 
 /** Widths of the sections: to scale, but never too small to edit. */
 const widths = computed(() => {
@@ -274,11 +296,8 @@ function defaultOrder(index: number): string {
         </div>
       </div>
     </div>
-    <p v-else class="plain mono">
-      {{ leg.sections[0]?.start }} – {{ leg.sections[0]?.end }} · display
-      {{ leg.sections[0]?.displayStart }} · {{ leg.sections[0]?.channels }} channels on
-      {{ view.controller.tag }} ({{ controllerId }})
-    </p>
+    <WallPicture v-else-if="piece.piece.kind === 'wall'" :wall="piece.piece" :leg="leg" />
+    <p v-else class="plain mono">{{ facts.join(' · ') }}</p>
   </div>
 </template>
 

@@ -4,7 +4,7 @@ import type { LaneView } from '../../api/types'
 import LoadMeter from '../../ribbon/LoadMeter.vue'
 import RunRibbon from '../../ribbon/RunRibbon.vue'
 import { portKey } from '../../state/display'
-import { usePatching } from '../../state/patching'
+import { isAcross, usePatching } from '../../state/patching'
 
 const props = defineProps<{
   lane: LaneView
@@ -22,7 +22,15 @@ const patching = usePatching()
 const key = computed(() => portKey(props.lane.port))
 /** The lane as it would be while something is dragged over it. */
 const shown = computed(() => patching.previewLanes.get(key.value) ?? props.lane)
-const aimed = computed(() => patching.target && portKey(patching.target.port) === key.value)
+const aimed = computed(() => {
+  const target = patching.target
+  if (!target) {
+    return false
+  }
+  return isAcross(target)
+    ? shown.value.legs.some((leg) => patching.dragged.includes(leg.piece))
+    : portKey(target.port) === key.value
+})
 const ghosts = computed(() => (aimed.value && patching.preview ? patching.dragged : []))
 const load = computed(() => shown.value.load)
 
@@ -54,6 +62,12 @@ const caption = computed(() => {
   <div class="lane" :class="{ aimed, absent: !lane.present }" :data-lane="key">
     <div class="port mono" :title="lane.present ? undefined : 'No such port in this mode'">
       <span>{{ lane.written }}</span>
+      <span
+        v-if="lane.bank"
+        class="quiet pin"
+        :title="`Socket ${lane.bank.socket} on the boxes of bank ${lane.bank.bank}`"
+        >·{{ lane.bank.socket }}</span
+      >
       <span v-if="lane.label !== String(lane.port.port)" class="quiet pin">{{ lane.label }}</span>
     </div>
     <div class="wirebox" data-wire>

@@ -47,6 +47,12 @@ export function useDrag(scale: Ref<number>) {
   }
 
   function targetAt(under: Element[], x: number): Target | undefined {
+    const head = under
+      .map((element) => element.closest<HTMLElement>('[data-controller]'))
+      .find(Boolean)
+    if (head) {
+      return { controller: head.dataset.controller! }
+    }
     const row = under.map((element) => element.closest<HTMLElement>('[data-lane]')).find(Boolean)
     const lane = row && display.laneByPort.get(row.dataset.lane!)
     if (!lane || !lane.present || !patching.fits(patching.dragged, lane.port.kind)) {

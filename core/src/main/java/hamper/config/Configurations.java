@@ -38,7 +38,8 @@ public final class Configurations {
         controller.protocol(),
         controller.transport(),
         controller.address(),
-        Inputs.tell(plan, controller, resolution.blocks().get(index)),
+        Inputs.tell(
+            plan, controller, resolution.blocks().get(index), resolution.byController().get(index)),
         told,
         outputs.untold());
   }

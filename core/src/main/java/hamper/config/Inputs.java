@@ -8,31 +8,58 @@ import hamper.display.InputRange;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.resolve.ControllerBlock;
+import hamper.resolve.Placement;
 import hamper.resolve.Resolver;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeSet;
 
 /** What a device is told to listen to: set by hand, or as the outputs need. */
 public final class Inputs {
   private Inputs() {}
 
   /**
-   * The universes of the flowing part that the outputs need; empty on DDP or where there are none.
+   * The universes that the outputs need: those of the flowing part, and those in which mirrors of
+   * other controllers stand. Empty on DDP or where there are none.
    */
-  public static List<InputRange> needed(Controller controller, ControllerBlock block) {
-    return block
+  public static List<InputRange> needed(
+      Controller controller, ControllerBlock block, List<Placement> placements) {
+    TreeSet<Integer> universes = new TreeSet<>();
+    block
         .firstUniverse()
-        .filter(first -> block.flowingUniverses() > 0)
-        .map(
-            first ->
-                List.of(
-                    new InputRange(
-                        first, block.flowingUniverses(), controller.settings().universeSize())))
-        .orElse(List.of());
+        .ifPresent(
+            first -> {
+              for (int u = 0; u < block.flowingUniverses(); u++) {
+                universes.add(first + u);
+              }
+            });
+    for (Placement at : placements) {
+      if (at.mirror() && at.controllerChannels().isEmpty() && at.start().isPresent()) {
+        for (int u = at.start().get().universe(); u <= at.end().orElseThrow().universe(); u++) {
+          universes.add(u);
+        }
+      }
+    }
+    return ranges(universes, controller.settings().universeSize());
   }
 
-  static List<Input> tell(Plan plan, Controller controller, ControllerBlock block) {
+  private static List<InputRange> ranges(TreeSet<Integer> universes, int size) {
+    List<InputRange> ranges = new ArrayList<>();
+    for (int universe : universes) {
+      int top = ranges.size() - 1;
+      InputRange last = top < 0 ? null : ranges.get(top);
+      if (last != null && last.firstUniverse() + last.count() == universe) {
+        ranges.set(top, new InputRange(last.firstUniverse(), last.count() + 1, size));
+      } else {
+        ranges.add(new InputRange(universe, 1, size));
+      }
+    }
+    return ranges;
+  }
+
+  static List<Input> tell(
+      Plan plan, Controller controller, ControllerBlock block, List<Placement> placements) {
     Dialect dialect = plan.modelOf(controller).dialect();
     List<Input> inputs = new ArrayList<>();
     if (controller.protocol() == Protocol.DDP) {
@@ -43,7 +70,7 @@ public final class Inputs {
       return inputs;
     }
     int start = 1;
-    for (InputRange range : controller.inputs().orElse(needed(controller, block))) {
+    for (InputRange range : controller.inputs().orElse(needed(controller, block, placements))) {
       if (dialect.inputs() == InputStyle.MAP) {
         for (int i = 0; i < range.count(); i++) {
           inputs.add(told(dialect, controller, range.firstUniverse() + i, 1, range.size(), start));

@@ -105,6 +105,7 @@ final class Outputs {
               : DeviceStart.NONE;
       told.add(sections.tell(run, at, opensLeg, i == 0, own));
     }
+    sections.noteDisagreement(placements);
     PixelString first = sections.stringOf(placements.get(0));
     Optional<ColourOrder> order =
         sections.onePerPort(placements, SectionOption.COLOUR_ORDER, at -> sections.order(at));

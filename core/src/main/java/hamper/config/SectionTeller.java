@@ -116,6 +116,19 @@ final class SectionTeller {
     return Optional.of(first);
   }
 
+  /** Notes sections that ask for other groups, folds or directions than the port can have. */
+  void noteDisagreement(List<Placement> placements) {
+    onePerPort(placements, SectionOption.GROUP, at -> sectionOf(at).group());
+    onePerPort(
+        placements,
+        SectionOption.FOLD,
+        at -> sectionOf(at).fold().map(String::valueOf).orElse("none"));
+    onePerPort(
+        placements,
+        SectionOption.DIRECTION,
+        at -> sectionOf(at).backward() ? "backward" : "forward");
+  }
+
   private Section sectionOf(Placement at) {
     return stringOf(at).sections().get(at.section());
   }

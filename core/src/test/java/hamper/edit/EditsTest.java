@@ -3,8 +3,16 @@ package hamper.edit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import hamper.address.IpAddress;
+import hamper.address.Packing;
+import hamper.address.PortStart;
 import hamper.address.Protocol;
+import hamper.address.StartsPer;
+import hamper.catalog.DeviceModel;
+import hamper.catalog.PixelLimit;
+import hamper.catalog.PortGroup;
 import hamper.catalog.PortKind;
+import hamper.catalog.PortMode;
 import hamper.display.DisplaySettings;
 import hamper.display.Hold;
 import hamper.display.Leg;
@@ -12,6 +20,7 @@ import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Run;
 import hamper.display.Section;
+import hamper.display.Subnet;
 import hamper.display.Zone;
 import hamper.resolve.Resolver;
 import hamper.sample.Samples;
@@ -28,7 +37,7 @@ class EditsTest {
   private static final PortRef FIRST = new PortRef("k", PortKind.PIXEL, 1);
   private static final PortRef SECOND = new PortRef("k", PortKind.PIXEL, 2);
 
-  private final Plan plan =
+  private final Plan bare =
       Samples.plan(
           List.of(
               Samples.string("a", 10),
@@ -37,6 +46,100 @@ class EditsTest {
               Samples.string("d", 40)),
           Samples.controller("k", Protocol.E131, Samples.run(1, "a", "b"), Samples.run(2, "c")),
           Samples.controller("l", Protocol.DDP));
+
+  private final Plan plan = bare.with(bare.display().withModels(List.of(SMALL)));
+
+  private static final Subnet SHOW =
+      new Subnet(
+          "show", "Show", new IpAddress("198.51.100.0"), 24, Optional.empty(), Optional.empty());
+
+  /** One port of whole pixels, and one start a port. */
+  private static final DeviceModel SMALL = small();
+
+  private static DeviceModel small() {
+    DeviceModel model =
+        Samples.model(
+            "small", Samples.dialect(Packing.WHOLE_PIXEL, PortStart.NEXT_UNIVERSE, StartsPer.PORT));
+    PortGroup one =
+        new PortGroup(
+            PortKind.PIXEL,
+            List.of(
+                new PortMode("few", 1, List.of(new PixelLimit(3, 800))),
+                new PortMode("many", 2, List.of(new PixelLimit(3, 400)))),
+            Optional.empty(),
+            List.of());
+    return new DeviceModel(
+        "small",
+        "Sample",
+        "Small",
+        "1",
+        "",
+        List.of(one),
+        model.protocols(),
+        model.dialect(),
+        model.options(),
+        false);
+  }
+
+  @Test
+  void aBigPropHangsOverConsecutiveFreePortsInOneGesture() {
+    Plan after = new PatchAcross(List.of("d", "b"), "k", Optional.empty()).applyTo(plan).plan();
+    assertThat(on(after, new PortRef("k", PortKind.PIXEL, 3))).containsExactly("d");
+    assertThat(on(after, new PortRef("k", PortKind.PIXEL, 4))).containsExactly("b");
+    assertThatThrownBy(() -> new PatchAcross(List.of("d"), "k", Optional.of(49)).applyTo(plan))
+        .hasMessageContaining("k-49");
+  }
+
+  @Test
+  void anotherModeSendsWhatNoLongerFitsBackToTheTray() {
+    Plan many =
+        new SetMode("k", Optional.of("many"))
+            .applyTo(new ExchangeController("k", "small").applyTo(plan).plan())
+            .plan();
+    Plan moved = patch(SECOND, null, "d").applyTo(many).plan();
+    Plan few = new SetMode("k", Optional.of("few")).applyTo(moved).plan();
+    assertThat(on(few, FIRST)).containsExactly("a", "b");
+    assertThat(few.leg("d")).isEmpty();
+    assertThat(new SetMode("k", Optional.of("few")).label(moved)).isEqualTo("Set k to few");
+    assertThatThrownBy(() -> new SetMode("k", Optional.of("several")).applyTo(moved))
+        .hasMessageContaining("has the modes few, many");
+  }
+
+  @Test
+  void anExchangedControllerKeepsItsAddresses() {
+    var before = Resolver.resolve(plan);
+    Plan exchanged = new ExchangeController("k", "small").applyTo(plan).plan();
+    var after = Resolver.resolve(exchanged);
+    assertThat(after.byController().get(0).get(0).start())
+        .isEqualTo(before.byController().get(0).get(0).start());
+    assertThat(after.byController().get(0).get(1).start())
+        .isEqualTo(before.byController().get(0).get(1).start());
+    assertThat(exchanged.leg("c")).as("a port that the new device does not have").isEmpty();
+    assertThat(after.blocks().get(1).displayStart())
+        .isEqualTo(before.blocks().get(1).displayStart());
+  }
+
+  @Test
+  void whatWasGivenIsHeldWhateverIsHungLater() {
+    Plan held = new HoldGiven("k").applyTo(plan).plan();
+    Plan later = patch(FIRST, "a", "d").applyTo(held).plan();
+    var before = Resolver.resolve(plan);
+    var after = Resolver.resolve(later);
+    for (String piece : List.of("a", "b", "c")) {
+      assertThat(startOf(after, piece)).isEqualTo(startOf(before, piece));
+    }
+    assertThat(startOf(after, "d")).isGreaterThan(startOf(before, "c"));
+  }
+
+  private static int startOf(hamper.resolve.Resolution resolution, String piece) {
+    return resolution
+        .placements()
+        .filter(at -> at.piece().equals(piece))
+        .findFirst()
+        .flatMap(at -> at.controllerChannels())
+        .orElseThrow()
+        .start();
+  }
 
   private static List<String> on(Plan plan, PortRef port) {
     return plan.existingController(port.controller())
@@ -68,7 +171,13 @@ class EditsTest {
             new PutController(Samples.controller("m", Protocol.ARTNET)),
             new RemoveController("k"),
             new MoveController("l", 0),
-            new SetDisplay("Other", new DisplaySettings(10, 5, 25)));
+            new SetDisplay("Other", new DisplaySettings(10, 5, 25)),
+            new PatchAcross(List.of("d", "b"), "k", Optional.empty()),
+            new SetMode("k", Optional.of("all")),
+            new ExchangeController("k", "small"),
+            new HoldGiven("k"),
+            new PutSubnet(SHOW),
+            new AddToCatalogue(List.of(Samples.model("own", SMALL.dialect())), List.of()));
     return edits.map(
         edit ->
             DynamicTest.dynamicTest(

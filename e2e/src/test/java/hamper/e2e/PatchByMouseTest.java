@@ -13,7 +13,7 @@ import org.junit.jupiter.api.io.TempDir;
 class PatchByMouseTest {
   private static final String RED = "dinghy-red-1";
   private static final String BLUE = "dinghy-blue-1";
-  private static final String LANE = "k1|PIXEL|10";
+  private static final String LANE = "k1|PIXEL|12";
 
   @TempDir Path data;
 
@@ -57,28 +57,28 @@ class PatchByMouseTest {
       window.lane(LANE).scrollIntoViewIfNeeded();
       window.carry(window.loose(RED), window.lane(LANE), 40);
       assertThat(window.page.getByTestId("ghost"))
-          .containsText("starts 11:403 · 88 px · 340 fps · 1.0 A");
+          .containsText("starts 13:379 · 88 px · 340 fps · 1.0 A");
       window.acknowledged(window.page.mouse()::up);
       Seen one = look(window);
       assertThat(one.wire()).containsExactly(RED);
-      assertThat(one.starts()).containsExactly("11:403");
-      assertThat(one.findings()).isEqualTo("2 faults · 7 risks");
-      assertThat(one.sheet()).contains("10 11:403 Red dinghy 88");
+      assertThat(one.starts()).containsExactly("13:379");
+      assertThat(one.findings()).isEqualTo("2 faults · 9 risks");
+      assertThat(one.sheet()).contains("12 13:379 Red dinghy 88");
 
       window.lane(LANE).scrollIntoViewIfNeeded();
       window.drag(window.loose(BLUE), window.lane(LANE), 300);
       Seen two = look(window);
       assertThat(two.wire()).containsExactly(RED, BLUE);
-      assertThat(two.starts()).containsExactly("11:403", "12:157");
+      assertThat(two.starts()).containsExactly("13:379", "14:133");
       assertThat(two.onRuler()).isEqualTo(2);
-      assertThat(two.findings()).isEqualTo("2 faults · 6 risks");
+      assertThat(two.findings()).isEqualTo("2 faults · 8 risks");
 
       window.lane(LANE).scrollIntoViewIfNeeded();
       window.drag(window.leg(BLUE), window.lane(LANE), 10);
       Seen swapped = look(window);
       assertThat(swapped.wire()).containsExactly(BLUE, RED);
-      assertThat(swapped.starts()).containsExactly("11:403", "12:157");
-      assertThat(swapped.sheet()).contains("10 11:403 Blue dinghy 88").isNotEqualTo(two.sheet());
+      assertThat(swapped.starts()).containsExactly("13:379", "14:133");
+      assertThat(swapped.sheet()).contains("12 13:379 Blue dinghy 88").isNotEqualTo(two.sheet());
 
       window.undo();
       assertThat(look(window)).isEqualTo(two);

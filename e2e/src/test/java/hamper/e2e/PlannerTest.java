@@ -82,12 +82,12 @@ class PlannerTest {
     window.acknowledged(() -> page.keyboard().press("Control+v"));
     assertThat(window.leg("slip-edge-1")).isFocused();
     String lane = window.leg("slip-edge-1").getAttribute("aria-label");
-    assertThat(lane).contains("240 pixels").endsWith("on K1-10");
+    assertThat(lane).contains("240 pixels").endsWith("on K1-12");
 
     window.acknowledged(() -> page.keyboard().press("Alt+ArrowUp"));
-    assertThat(window.leg("slip-edge-1")).hasAccessibleName(ends("on K1-9"));
+    assertThat(window.leg("slip-edge-1")).hasAccessibleName(ends("on K1-11"));
     window.acknowledged(() -> page.keyboard().press("Alt+ArrowRight"));
-    assertThat(window.leg("wall-coping-mid-1").getAttribute("data-cell")).isEqualTo("0");
+    assertThat(window.leg("harbour-office-1").getAttribute("data-cell")).isEqualTo("0");
     assertThat(window.leg("slip-edge-1").getAttribute("data-cell")).isEqualTo("1");
 
     page.keyboard().press("Enter");
@@ -163,7 +163,7 @@ class PlannerTest {
       other.go("Patch");
       window.go("Patch");
       page.keyboard().press("/");
-      page.keyboard().type("lamp posts to K1-10");
+      page.keyboard().type("lamp posts to K1-12");
       window.acknowledged(() -> page.keyboard().press("Enter"));
       assertThat(other.leg("lamp-posts-1")).hasCount(1);
       window.undo();
@@ -175,7 +175,7 @@ class PlannerTest {
   void aConfigurationAndTheSendListAreDownloaded() throws IOException {
     window.go("Handover");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("K2 Boathouse")).click();
-    assertThat(page.getByTestId("sheet")).containsText("14 – 19");
+    assertThat(page.getByTestId("sheet")).containsText("16 – 21");
     Download sheet = page.waitForDownload(() -> page.getByTestId("download-configuration").click());
     assertThat(sheet.suggestedFilename()).isEqualTo("K2.configuration.json");
     assertThat(Files.readString(sheet.path()))

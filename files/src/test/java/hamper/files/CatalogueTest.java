@@ -26,13 +26,41 @@ class CatalogueTest {
     "ostrand-twelve, 12 ports, 12, 800",
     "ostrand-twelve, 24 ports, 24, 400",
     "ostrand-five, 5 ports, 5, 680",
-    "quillby-wren, 2 outputs, 2, 512"
+    "quillby-wren, 2 outputs, 2, 512",
+    "quillby-wren-r, 3 outputs, 3, 400",
+    "velmo-reach-32, 32 ports, 32, 1024",
+    "pelloway-hat, 2 outputs, 2, 800"
   })
   void pixelPortsHaveTheirLimits(String id, String mode, int ports, int pixels) {
     var found = model(id).group(PortKind.PIXEL).orElseThrow().mode(mode).orElseThrow();
     assertThat(found.ports()).isEqualTo(ports);
     assertThat(found.pixelLimit(3)).hasValue(pixels);
     assertThat(found.pixelLimit(4).getAsInt()).isLessThan(pixels);
+  }
+
+  @Test
+  void everyMakersDevicesAreThere() {
+    assertThat(CATALOG.models())
+        .extracting(DeviceModel::title)
+        .contains(
+            "Ostrand Twelve",
+            "Ostrand Five",
+            "Velmo Reach 32",
+            "Quillby Wren",
+            "Quillby Wren R",
+            "Pelloway Hat",
+            "Pelloway Wall Sender",
+            "Pelloway Screen",
+            "Tarn & Hythe DMX Bridge");
+  }
+
+  @Test
+  void theReachHasEightBanksOfFourWithUpToThreeBoxes() {
+    var banks = model("velmo-reach-32").group(PortKind.PIXEL).orElseThrow().banks().orElseThrow();
+    assertThat(banks.bankOf(32)).isEqualTo(8);
+    assertThat(banks.socketOf(32)).isEqualTo(4);
+    assertThat(banks.socketOf(29)).isEqualTo(1);
+    assertThat(banks.mostBoxes()).isEqualTo(3);
   }
 
   @Test

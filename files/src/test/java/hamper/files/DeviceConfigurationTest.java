@@ -101,11 +101,11 @@ class DeviceConfigurationTest {
   void theWrenTakesCountsOnlyAtItsPins() throws IOException {
     Configuration wren = of(demo(), "K3");
     assertThat(wren.outputs()).extracting(Output::label).containsExactly("D4", "D5");
-    assertThat(wren.outputs()).extracting(Output::pixels).containsExactly(310, 180);
+    assertThat(wren.outputs()).extracting(Output::pixels).containsExactly(310, 246);
     assertThat(wren.outputs())
         .extracting(Output::start)
         .containsOnly(port(wren, 1).sections().get(0).start());
-    assertThat(wren.inputs()).extracting(input -> input.size()).containsExactly(1470);
+    assertThat(wren.inputs()).extracting(input -> input.size()).containsExactly(1668);
   }
 
   @Test
@@ -115,7 +115,7 @@ class DeviceConfigurationTest {
     assertThat(port(bridge, 1).start().channel()).isEmpty();
     assertThat(port(bridge, 1).sections())
         .extracting(section -> section.slot().orElseThrow())
-        .containsExactly(1, 9, 17, 25, 101);
+        .containsExactly(1, 9, 17, 25, 101, 129);
     assertThat(port(bridge, 3).used()).isFalse();
   }
 
@@ -173,8 +173,13 @@ class DeviceConfigurationTest {
     assertThat(csv.lines().toList())
         .startsWith(
             "source,controller,protocol,transport,destination,first universe,universes,size,offset,priority,full universes,synchronization,display start")
-        .contains("H1,K1,E131,UNICAST,198.51.100.11,1,12,510,,100,false,,1")
-        .anyMatch(line -> line.startsWith("H1,K3,DDP,UNICAST,198.51.100.13,,0,1470,0,"));
+        .contains(
+            "H1,K1,E131,MULTICAST,239.255.0.1,1,14,510,,100,false,,1",
+            "H1,K6,E131,UNICAST,198.51.100.16,32,20,510,,100,false,5000,17483",
+            "H2,K6,E131,UNICAST,198.51.100.16,32,20,510,,50,false,5000,17483")
+        .as("a device that plays its own storage")
+        .noneMatch(line -> line.contains(",K8,"))
+        .anyMatch(line -> line.startsWith("H1,K3,DDP,UNICAST,198.51.100.13,,0,1668,0,"));
   }
 
   @Test

@@ -67,30 +67,30 @@ class ApiTest {
 
   @Test
   void anEditAnswersWhatChangedAndNotEverything() {
-    Answer answer = edit(1, patch("dinghy-red-1", 10));
+    Answer answer = edit(1, patch("dinghy-red-1", 12));
     assertThat(answer.status()).isEqualTo(200);
     assertThat(answer.body().get("version").asInt()).isEqualTo(2);
-    assertThat(answer.body().get("label").asString()).isEqualTo("Patch Red dinghy to K1-10");
+    assertThat(answer.body().get("label").asString()).isEqualTo("Patch Red dinghy to K1-12");
     assertThat(answer.body().get("controllers"))
         .extracting(view -> view.get("controller").get("tag").asString())
         .contains("K1")
         .doesNotContain("K3");
     assertThat(answer.body().get("props")).hasSize(1);
     assertThat(answer.body().get("undo").get("undo").asString())
-        .isEqualTo("Patch Red dinghy to K1-10");
+        .isEqualTo("Patch Red dinghy to K1-12");
   }
 
   @Test
   void undoAndRedoWalkTheSameLineAfterARestart() {
     String atFirst = file();
-    edit(1, patch("dinghy-red-1", 10));
-    edit(2, patch("dinghy-blue-1", 10));
+    edit(1, patch("dinghy-red-1", 12));
+    edit(2, patch("dinghy-blue-1", 12));
     String patched = file();
     server.post("/api/displays/" + display + "/undo", "{\"version\": 3}");
     server.close();
     server = new Started(data);
     JsonNode redone = server.post("/api/displays/" + display + "/redo", "{\"version\": 4}").body();
-    assertThat(redone.get("label").asString()).isEqualTo("Patch Blue dinghy to K1-10");
+    assertThat(redone.get("label").asString()).isEqualTo("Patch Blue dinghy to K1-12");
     assertThat(file()).isEqualTo(patched);
     server.post("/api/displays/" + display + "/undo", "{\"version\": 5}");
     server.post("/api/displays/" + display + "/undo", "{\"version\": 6}");
@@ -105,7 +105,7 @@ class ApiTest {
     List<String> edits =
         List.of(
             "{\"type\":\"SetGap\",\"piece\":\"winch-1\",\"nullPixels\":2,\"cableMetres\":7.5}",
-            "{\"type\":\"SetMirror\",\"piece\":\"bollards-1\",\"mirrorOf\":\"winch-1\"}",
+            "{\"type\":\"SetMirror\",\"piece\":\"mooring-rope-1\",\"mirrorOf\":\"winch-1\"}",
             "{\"type\":\"SetSection\",\"piece\":\"winch-1\",\"index\":0,\"section\":{\"pixels\":61,"
                 + "\"nullPixels\":1,\"group\":2,\"fold\":7,\"backward\":true,\"colourOrder\":\"BRG\","
                 + "\"brightness\":44,\"hold\":{\"universe\":5,\"channel\":31}}}",
@@ -120,7 +120,22 @@ class ApiTest {
             "{\"type\":\"PutController\",\"controller\":{\"id\":\"k9\",\"tag\":\"K9\",\"name\":\"Pier\","
                 + "\"model\":\"ostrand-five\",\"settings\":{\"protocol\":\"E131\",\"transport\":\"MULTICAST\","
                 + "\"universeSize\":510,\"reserveUniverses\":3,\"reserveChannels\":0,\"packing\":\"WHOLE_PIXEL\","
-                + "\"zone\":\"pier\"},\"inputs\":[{\"firstUniverse\":40,\"count\":2,\"size\":510}],\"runs\":[]}}",
+                + "\"zone\":\"pier\"},\"inputs\":[{\"firstUniverse\":40,\"count\":2,\"size\":510}],\"runs\":[],"
+                + "\"sending\":{\"fromStorage\":true,\"backup\":\"h2\",\"fullUniverses\":true,"
+                + "\"synchronization\":77,\"hostName\":\"pier\"},\"adapters\":[{\"name\":\"eth\","
+                + "\"address\":\"198.51.100.77\"}],\"cables\":[{\"bank\":1,\"box\":1,\"metres\":7.5}]}}",
+            "{\"type\":\"SetBox\",\"piece\":\"crab-pots-1\",\"box\":2}",
+            "{\"type\":\"SetMode\",\"controller\":\"k4\",\"mode\":\"12 ports\"}",
+            "{\"type\":\"HoldGiven\",\"controller\":\"k6\"}",
+            "{\"type\":\"ExchangeController\",\"controller\":\"k7\",\"model\":\"ostrand-twelve\"}",
+            "{\"type\":\"PatchAcross\",\"pieces\":[\"buoys-1\",\"slip-edge-1\"],\"controller\":\"k6\"}",
+            "{\"type\":\"PutSubnet\",\"subnet\":{\"id\":\"pier\",\"name\":\"Pier\","
+                + "\"network\":\"192.0.2.0\",\"prefix\":28,\"dhcpFirst\":\"192.0.2.3\",\"dhcpLast\":\"192.0.2.9\"}}",
+            "{\"type\":\"RemoveSubnet\",\"subnet\":\"air\"}",
+            "{\"type\":\"AddToCatalogue\",\"models\":[],\"pixelTypes\":[{\"id\":\"own\",\"name\":\"Own\","
+                + "\"chip\":\"X1\",\"colourOrder\":\"GRB\",\"bits\":24,\"bitRateKHz\":800,\"resetMicros\":50,"
+                + "\"headBits\":0,\"tailBits\":0,\"volts\":12,\"leastVolts\":9,\"fullMilliamps\":50,"
+                + "\"idleMilliamps\":1}]}",
             "{\"type\":\"RemoveZone\",\"zone\":\"slipway\"}",
             "{\"type\":\"SetDisplay\",\"name\":\"Saltmarsh\",\"settings\":{\"firstUniverse\":3,"
                 + "\"universeStride\":2,\"framesPerSecond\":25}}");
@@ -139,13 +154,13 @@ class ApiTest {
 
   @Test
   void twoWindowsCannotOverwriteEachOtherUnseen() {
-    edit(1, patch("dinghy-red-1", 10));
-    Answer late = edit(1, patch("dinghy-blue-1", 10));
+    edit(1, patch("dinghy-red-1", 12));
+    Answer late = edit(1, patch("dinghy-blue-1", 12));
     assertThat(late.status()).isEqualTo(409);
     assertThat(late.body().get("version").asInt()).isEqualTo(2);
     assertThat(late.body().get("since"))
         .extracting(JsonNode::asString)
-        .containsExactly("Patch Red dinghy to K1-10");
+        .containsExactly("Patch Red dinghy to K1-12");
     assertThat(whole().get("version").asInt()).isEqualTo(2);
   }
 
@@ -208,11 +223,11 @@ class ApiTest {
       while (!line.equals("event:hello")) {
         line = lines.readLine();
       }
-      edit(1, patch("dinghy-red-1", 10));
+      edit(1, patch("dinghy-red-1", 12));
       while (!line.startsWith("data:{\"fromVersion\":1,\"version\":2")) {
         line = lines.readLine();
       }
-      assertThat(line).contains("Patch Red dinghy to K1-10");
+      assertThat(line).contains("Patch Red dinghy to K1-12");
     }
   }
 
@@ -268,13 +283,13 @@ class ApiTest {
 
   @Test
   void ordinaryEditsAreAnsweredAndAddressesFollow() {
-    edit(1, patch("dinghy-red-1", 10));
+    edit(1, patch("dinghy-red-1", 12));
     String csv = server.get("/api/displays/" + display + "/addresses.csv").text();
-    assertThat(csv).contains("K1,PIXEL,10,1,Red dinghy,string 1,1,88,0,88,264,5503,5766");
+    assertThat(csv).contains("K1,PIXEL,12,1,Red dinghy,string 1,1,88,0,88,264,6499,6762");
     JsonNode handover = server.get("/api/displays/" + display + "/handover").body();
     JsonNode outputs = handover.get("configurations").get(0).get("configuration").get("outputs");
-    assertThat(outputs.get(9).get("used").asBoolean()).isTrue();
+    assertThat(outputs.get(11).get("used").asBoolean()).isTrue();
     assertThat(server.get("/api/displays/" + display + "/send-list.csv").text())
-        .contains("198.51.100.11,1,12,510");
+        .contains("239.255.0.1,1,14,510");
   }
 }

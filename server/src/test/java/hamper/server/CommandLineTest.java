@@ -48,7 +48,7 @@ class CommandLineTest {
     assertThat(ran.out())
         .contains("Tide clock rim on K1-5 and Tide clock hands on K1-6 share 90 channels")
         .contains("K4-3 carries 430 pixels, 30 too many")
-        .endsWith("2 faults, 8 risks, 0 hints\n");
+        .endsWith("2 faults, 10 risks, 0 hints\n");
   }
 
   @Test
@@ -106,6 +106,11 @@ class CommandLineTest {
               "K3.configuration.json",
               "K4.configuration.json",
               "K5.configuration.json",
+              "K6.configuration.json",
+              "K7.configuration.json",
+              "K8.configuration.json",
+              "K9.configuration.json",
+              "K10.configuration.json",
               "send-list.csv",
               "send-list.json");
     }

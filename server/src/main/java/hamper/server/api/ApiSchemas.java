@@ -19,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.stereotype.Component;
 
@@ -57,6 +58,7 @@ class ApiSchemas implements OpenApiCustomizer {
     Map<String, Class<?>> records = new LinkedHashMap<>();
     ROOTS.forEach(root -> collect(root, records));
     records.forEach((name, type) -> complete(schemas, name, type));
+    schemas.values().forEach(schema -> onlyRecords(schema, records.keySet()));
     schemas.put(ColourOrder.class.getSimpleName(), new StringSchema().example("GRB"));
     schemas.put(IpAddress.class.getSimpleName(), new StringSchema().example("198.51.100.11"));
   }
@@ -89,6 +91,25 @@ class ApiSchemas implements OpenApiCustomizer {
         .filter(part -> part.getProperties() != null)
         .findFirst()
         .orElse(schema);
+  }
+
+  /** A choice names what can be sent, and not the interfaces in between. */
+  private static void onlyRecords(Schema<?> schema, Set<String> records) {
+    if (schema.getOneOf() != null) {
+      schema
+          .getOneOf()
+          .removeIf(
+              choice ->
+                  choice.get$ref() != null
+                      && !records.contains(
+                          choice.get$ref().substring(choice.get$ref().lastIndexOf('/') + 1)));
+    }
+    if (schema.getItems() != null) {
+      onlyRecords(schema.getItems(), records);
+    }
+    if (schema.getProperties() != null) {
+      schema.getProperties().values().forEach(property -> onlyRecords(property, records));
+    }
   }
 
   private static void tellApart(Schema<?> schema, String field, String value) {
