@@ -37,7 +37,14 @@ const folded = reactive(new Set<string>())
 const zoom = ref(1)
 const onlyUsed = ref(false)
 
-const controllers = computed(() => display.view!.controllers.filter((c) => c.lanes.length > 0))
+/** A host's free lines only matter while there is something to hang on one. */
+const wantsLines = computed(() => display.loose.some((piece) => piece.piece.kind === 'dimmer'))
+const controllers = computed(() =>
+  display.view!.controllers.filter((c) => c.lanes.some((lane) => isShown(c, lane))),
+)
+function isShown(view: ControllerView, lane: LaneView): boolean {
+  return lane.legs.length > 0 || (view.host ? wantsLines.value : !onlyUsed.value)
+}
 const rows = computed<Row[]>(() => controllers.value.flatMap(rowsOf))
 const { visible, total, width, show } = useWindowing(scroller, rows)
 
@@ -48,7 +55,7 @@ function rowsOf(view: ControllerView): Row[] {
     return all
   }
   for (const lane of view.lanes) {
-    if (onlyUsed.value && lane.legs.length === 0) {
+    if (!isShown(view, lane)) {
       continue
     }
     const before = all[all.length - 1]
@@ -82,7 +89,11 @@ const { cell, onKey } = usePatchKeys(shownLanes, (to) => void go(to))
 const { at, overTray, press, clickIsMeant } = useDrag(scale)
 
 async function go(to: Cell) {
-  show(rows.value.findIndex((row) => row.kind === 'lane' && row.key === to.lane))
+  const index = rows.value.findIndex((row) => row.kind === 'lane' && row.key === to.lane)
+  if (rows.value[index + 1]?.kind === 'glass') {
+    show(index + 1)
+  }
+  show(index)
   await nextTick()
   const lane = scroller.value?.querySelector(`[data-lane="${to.lane}"]`)
   lane?.querySelector<HTMLElement>(`[data-cell="${to.index}"]`)?.focus({ preventScroll: true })
@@ -228,7 +239,7 @@ watch(
             :width="width - LABEL - 24"
             :style="{ width: `${width - LABEL - 16}px` }"
           />
-          <div v-else-if="row.kind === 'bank'" class="bank mono">
+          <div v-else-if="row.kind === 'bank'" class="bankname mono">
             bank {{ row.lane.bank!.bank }}
             <span class="quiet">{{ chain(row.lane) }}</span>
           </div>
@@ -318,7 +329,7 @@ watch(
 .row.lane:has(.aimed) {
   z-index: 5;
 }
-.bank {
+.bankname {
   font-size: 11.5px;
   padding: 4px 0 0 16px;
   border-bottom: 1px solid var(--line);

@@ -4,7 +4,8 @@ import { useDisplay } from '../state/display'
 /** Whether a key belongs to a field that is being typed in. */
 export function isTyping(event: KeyboardEvent): boolean {
   const at = event.target as HTMLElement | null
-  return !!at?.closest('input, textarea, select, [contenteditable]')
+  const field = at?.closest('input, textarea, select, [contenteditable]')
+  return !!field && !field.matches('[type=checkbox], [type=range], [type=file]')
 }
 
 /** Ctrl+Z undoes, Ctrl+Shift+Z and Ctrl+Y redo, everywhere but in a field. */

@@ -109,7 +109,7 @@ const caption = computed(() => {
       <span v-else-if="lane.universe !== undefined" class="mono quiet">
         universe {{ lane.universe }}
       </span>
-      <span v-else class="quiet free">free</span>
+      <span v-else-if="lane.legs.length === 0" class="quiet free">free</span>
     </div>
   </div>
 </template>

@@ -145,7 +145,8 @@ class PlannerTest {
           pixels.fill("70");
           pixels.press("Enter");
         });
-    assertThat(page.getByRole(AriaRole.STATUS).first()).containsText("moved 30 channels");
+    assertThat(page.getByRole(AriaRole.STATUS).first())
+        .containsText("4 legs moved by up to 30 channels on K1, K4");
     window.acknowledged(() -> glass.getByTestId("hold").click());
     assertThat(glass.getByTestId("hold")).hasAttribute("aria-pressed", "true");
     window.acknowledged(() -> glass.getByLabel("Colour order of section 1").selectOption("GRB"));
@@ -184,7 +185,7 @@ class PlannerTest {
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Send list")).click();
     assertThat(page.getByTestId("send-list")).containsText("198.51.100.13");
     Download list = page.waitForDownload(() -> page.getByTestId("download-send-list").click());
-    assertThat(Files.readString(list.path())).contains("\"destination\" : \"198.51.100.11\"");
+    assertThat(Files.readString(list.path())).contains("\"destination\" : \"239.255.0.1\"");
     window.noErrors();
   }
 

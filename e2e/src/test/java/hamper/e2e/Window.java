@@ -98,6 +98,14 @@ final class Window implements AutoCloseable {
     return page.locator("[data-lane='%s']".formatted(port));
   }
 
+  /** Brings a port into view, as a planner does: only what is in view is in the page. */
+  void reveal(String port, Locator lane) {
+    page.keyboard().press("/");
+    page.keyboard().type(port);
+    page.keyboard().press("Enter");
+    lane.waitFor();
+  }
+
   /** Drags something to a place over a lane; the pointer is not let go. */
   void carry(Locator what, Locator lane, double right) {
     BoundingBox from = what.boundingBox();
