@@ -37,9 +37,9 @@ onMounted(() => display.start())
           </main>
           <FindingsPanel v-if="shell.findingsOpen && display.view" />
         </div>
+        <SaidLine />
       </div>
     </div>
-    <SaidLine />
     <ProblemDialog />
   </v-app>
 </template>

@@ -1,24 +1,48 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { onScopeDispose, watch } from 'vue'
 import { useDisplay } from '../state/display'
 
+/** A line of its own at the foot of the window: it says what an edit did and covers nothing. */
+const PATIENCE = 12_000
+
 const display = useDisplay()
-const open = computed({
-  get: () => display.said !== undefined,
-  set: (value) => {
-    if (!value) {
-      display.said = undefined
+let timer: number | undefined
+
+watch(
+  () => display.said,
+  (said) => {
+    window.clearTimeout(timer)
+    if (said) {
+      timer = window.setTimeout(() => (display.said = undefined), PATIENCE)
     }
   },
-})
+)
+onScopeDispose(() => window.clearTimeout(timer))
 </script>
 
 <template>
-  <v-snackbar v-model="open" :timeout="6000" location="bottom" color="secondary">
-    <span role="status">{{ display.said?.text }}</span>
-    <template #actions>
-      <v-btn v-if="display.said?.canUndo" @click="display.undo()">Undo</v-btn>
-      <v-btn aria-label="Close" @click="open = false">Close</v-btn>
-    </template>
-  </v-snackbar>
+  <footer class="said">
+    <span role="status" data-test="said">{{ display.said?.text }}</span>
+    <button v-if="display.said?.canUndo" type="button" class="undo" @click="display.undo()">
+      Undo
+    </button>
+  </footer>
 </template>
+
+<style scoped>
+.said {
+  flex: none;
+  height: 28px;
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  padding: 0 16px;
+  font-size: 12.5px;
+  border-top: 1px solid var(--line);
+  background: rgb(var(--v-theme-surface));
+}
+.undo {
+  color: var(--copper);
+  font-weight: 500;
+}
+</style>

@@ -28,6 +28,17 @@ const groups = computed(() => {
   }))
 })
 
+/** What an input listens to, in words. */
+function heard(input: Given['configuration']['inputs'][number]): string {
+  return [
+    `${input.count === 1 ? '1 universe' : `${input.count} universes`} of ${input.size} channels`,
+    input.dmxPort !== undefined && `to DMX line ${input.dmxPort}`,
+    input.start !== undefined && `from channel ${input.start}`,
+  ]
+    .filter(Boolean)
+    .join(', ')
+}
+
 /** A start as the device writes it, and nothing where it has none. */
 function start(at: DeviceStart): string {
   if (at.pixelIndex !== undefined) {
@@ -94,14 +105,7 @@ function options(output: Output, section: OutputSection): string {
             </template>
             <template v-else>{{ input.size }} bytes</template>
           </td>
-          <td v-if="input.universe !== undefined">
-            {{ input.count === 1 ? '1 universe' : `${input.count} universes` }} of
-            {{ input.size }} channels
-            <template v-if="input.dmxPort !== undefined"
-              >, to DMX line {{ input.dmxPort }}</template
-            >
-            <template v-if="input.start !== undefined">, from channel {{ input.start }}</template>
-          </td>
+          <td v-if="input.universe !== undefined">{{ heard(input) }}</td>
           <td v-else>from its own first channel on</td>
         </tr>
         <tr v-if="configuration.inputs.length === 0">

@@ -152,7 +152,7 @@ const caption = computed(() => {
 .caption {
   position: absolute;
   right: 0;
-  bottom: -17px;
+  top: 7px;
   z-index: 6;
   font-size: 11.5px;
   padding: 2px 8px;

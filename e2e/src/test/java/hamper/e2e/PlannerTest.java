@@ -145,7 +145,7 @@ class PlannerTest {
           pixels.fill("70");
           pixels.press("Enter");
         });
-    assertThat(page.getByRole(AriaRole.STATUS).first())
+    assertThat(page.getByTestId("said"))
         .containsText("4 legs moved by up to 30 channels on K1, K4");
     window.acknowledged(() -> glass.getByTestId("hold").click());
     assertThat(glass.getByTestId("hold")).hasAttribute("aria-pressed", "true");
