@@ -11,6 +11,7 @@ import type {
   LegView,
   Listed,
   PieceView,
+  PortRef,
   PixelType,
   PropView,
 } from '../api/types'
@@ -29,8 +30,8 @@ function merge<T>(now: T[], changed: T[], order: string[], id: (entry: T) => str
 }
 
 /** A key for a port that can stand in an attribute. */
-export function portKey(port: { controller: string; kind: string; port: number }): string {
-  return `${port.controller}|${port.kind}|${port.port}`
+export function portKey(at: PortRef): string {
+  return `${at.controller}|${at.kind}|${at.port}`
 }
 
 export const useDisplay = defineStore('display', () => {

@@ -11,17 +11,22 @@ import java.util.Optional;
 public final class Catalog {
   private final Map<String, DeviceModel> models;
   private final Map<String, PixelType> pixelTypes;
+  private final List<PieceModel> pieceModels;
 
-  private Catalog(Map<String, DeviceModel> models, Map<String, PixelType> pixelTypes) {
+  private Catalog(
+      Map<String, DeviceModel> models,
+      Map<String, PixelType> pixelTypes,
+      List<PieceModel> pieceModels) {
     this.models = models;
     this.pixelTypes = pixelTypes;
+    this.pieceModels = List.copyOf(pieceModels);
   }
 
   /**
    * @throws RefusedException where two have one id
    */
   public static Catalog of(List<DeviceModel> models, List<PixelType> pixelTypes) {
-    return new Catalog(Map.of(), Map.of()).with(models, pixelTypes);
+    return new Catalog(Map.of(), Map.of(), List.of()).with(models, pixelTypes);
   }
 
   /**
@@ -40,7 +45,17 @@ public final class Catalog {
       PixelType type = morePixelTypes.get(i);
       put(allTypes, type.id(), type, "pixelTypes[%d].id".formatted(i));
     }
-    return new Catalog(allModels, allTypes);
+    return new Catalog(allModels, allTypes, pieceModels);
+  }
+
+  /** This catalogue with these small devices behind ports. */
+  public Catalog withPieceModels(List<PieceModel> all) {
+    return new Catalog(models, pixelTypes, all);
+  }
+
+  /** Small devices that hang on a port: strip decoders and serial dimmers. */
+  public List<PieceModel> pieceModels() {
+    return pieceModels;
   }
 
   public Optional<DeviceModel> model(String id) {

@@ -97,7 +97,7 @@ public record DeviceModel(
     return maker + " " + name;
   }
 
-  public Optional<PortGroup> group(PortKind kind) {
+  public Optional<PortGroup> portsOf(PortKind kind) {
     return ports.stream().filter(group -> group.kind() == kind).findFirst();
   }
 

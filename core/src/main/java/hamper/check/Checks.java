@@ -15,6 +15,7 @@ public final class Checks {
           new LayoutCheck(),
           new PortAbsentCheck(),
           new RemoteBoxCheck(),
+          new UnitNumberCheck(),
           new FixturePastEndCheck(),
           new UniverseRangeCheck(),
           new NoAddressCheck(),

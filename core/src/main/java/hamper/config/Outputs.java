@@ -59,7 +59,7 @@ final class Outputs {
 
   Optional<String> mode() {
     return model
-        .group(PortKind.PIXEL)
+        .portsOf(PortKind.PIXEL)
         .filter(group -> group.modes().size() > 1)
         .map(group -> group.modeOrFirst(controller.settings().mode()).name());
   }

@@ -103,7 +103,7 @@ public final class Plan {
   /** The mode in which a controller's ports of a kind run; empty where its model has none. */
   public Optional<PortMode> modeOf(Controller controller, PortKind kind) {
     return modelOf(controller)
-        .group(kind)
+        .portsOf(kind)
         .map(group -> group.modeOrFirst(controller.settings().mode()));
   }
 
@@ -196,7 +196,7 @@ public final class Plan {
   }
 
   private void checkRun(Controller controller, Run run, DeviceModel model, String place) {
-    int most = model.group(run.kind()).map(PortGroup::mostPorts).orElse(0);
+    int most = model.portsOf(run.kind()).map(PortGroup::mostPorts).orElse(0);
     Require.that(
         run.port() <= most,
         place + ".port",
@@ -223,7 +223,7 @@ public final class Plan {
 
   /** A box on a port without boxes cannot be stated; one too many in a chain is found. */
   private static void checkBox(DeviceModel model, Run run, Leg leg, String place) {
-    boolean banks = model.group(run.kind()).flatMap(PortGroup::banks).isPresent();
+    boolean banks = model.portsOf(run.kind()).flatMap(PortGroup::banks).isPresent();
     Require.that(
         leg.box().isEmpty() || banks,
         place,

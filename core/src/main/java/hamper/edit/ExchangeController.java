@@ -61,7 +61,7 @@ public record ExchangeController(String controller, String model) implements Edi
         controller.runs().stream()
             .map(
                 run ->
-                    next.group(run.kind()).flatMap(group -> group.banks()).isPresent()
+                    next.portsOf(run.kind()).flatMap(group -> group.banks()).isPresent()
                         ? run
                         : run.withLegs(
                             run.legs().stream().map(leg -> leg.withBox(Optional.empty())).toList()))

@@ -36,7 +36,7 @@ public record SetMode(String controller, Optional<String> mode) implements Edit 
   }
 
   private static int ports(DeviceModel model, PortKind kind, Optional<String> mode) {
-    return model.group(kind).map(group -> group.modeOrFirst(mode).ports()).orElse(0);
+    return model.portsOf(kind).map(group -> group.modeOrFirst(mode).ports()).orElse(0);
   }
 
   @Override

@@ -82,7 +82,7 @@ public final class PortLoads {
             micros * plan.display().settings().framesPerSecond() / 1_000_000,
             amps,
             fullAmps,
-            plan.modelOf(controller).group(PortKind.PIXEL).flatMap(PortGroup::fuseAmps)));
+            plan.modelOf(controller).portsOf(PortKind.PIXEL).flatMap(PortGroup::fuseAmps)));
   }
 
   /** The model's own limit for this pixel type in the controller's mode. */

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.io.TempDir;
 class PatchByMouseTest {
   private static final String RED = "dinghy-red-1";
   private static final String BLUE = "dinghy-blue-1";
-  private static final String PORT = "K1-12";
+  private static final String TWELVE = "K1-12";
   private static final String LANE = "k1|PIXEL|12";
 
   @TempDir Path data;
@@ -24,7 +24,7 @@ class PatchByMouseTest {
 
   private static Seen look(Window window) {
     window.go("Patch");
-    window.reveal(PORT, window.lane(LANE));
+    window.reveal(TWELVE, window.lane(LANE));
     Locator legs = window.lane(LANE).locator("[data-piece]");
     List<String> wire = legs.all().stream().map(leg -> leg.getAttribute("data-piece")).toList();
     List<String> starts = wire.stream().map(window::startOf).toList();
@@ -55,7 +55,7 @@ class PatchByMouseTest {
       Seen first = look(window);
       assertThat(first.wire()).isEmpty();
 
-      window.reveal(PORT, window.lane(LANE));
+      window.reveal(TWELVE, window.lane(LANE));
       window.carry(window.loose(RED), window.lane(LANE), 40);
       assertThat(window.page.getByTestId("ghost"))
           .containsText("starts 13:379 · 88 px · 340 fps · 1.0 A");
@@ -66,7 +66,7 @@ class PatchByMouseTest {
       assertThat(one.findings()).isEqualTo("2 faults · 9 risks");
       assertThat(one.sheet()).contains("12 13:379 Red dinghy 88");
 
-      window.reveal(PORT, window.lane(LANE));
+      window.reveal(TWELVE, window.lane(LANE));
       window.drag(window.loose(BLUE), window.lane(LANE), 300);
       Seen two = look(window);
       assertThat(two.wire()).containsExactly(RED, BLUE);
@@ -74,7 +74,7 @@ class PatchByMouseTest {
       assertThat(two.onRuler()).isEqualTo(2);
       assertThat(two.findings()).isEqualTo("2 faults · 8 risks");
 
-      window.reveal(PORT, window.lane(LANE));
+      window.reveal(TWELVE, window.lane(LANE));
       window.drag(window.leg(BLUE), window.lane(LANE), 10);
       Seen swapped = look(window);
       assertThat(swapped.wire()).containsExactly(BLUE, RED);
@@ -88,7 +88,7 @@ class PatchByMouseTest {
       window.redo();
       assertThat(look(window)).isEqualTo(two);
 
-      window.reveal(PORT, window.lane(LANE));
+      window.reveal(TWELVE, window.lane(LANE));
       window.drag(window.leg(BLUE), window.lane(LANE), 10);
       program.kill();
       last = swapped;

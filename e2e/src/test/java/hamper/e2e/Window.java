@@ -94,14 +94,14 @@ final class Window implements AutoCloseable {
     return page.locator("[data-tray] [data-piece='%s']".formatted(piece));
   }
 
-  Locator lane(String port) {
-    return page.locator("[data-lane='%s']".formatted(port));
+  Locator lane(String key) {
+    return page.locator("[data-lane='%s']".formatted(key));
   }
 
   /** Brings a port into view, as a planner does: only what is in view is in the page. */
-  void reveal(String port, Locator lane) {
+  void reveal(String written, Locator lane) {
     page.keyboard().press("/");
-    page.keyboard().type(port);
+    page.keyboard().type(written);
     page.keyboard().press("Enter");
     lane.waitFor();
   }

@@ -2,6 +2,7 @@ package hamper.files;
 
 import hamper.catalog.Catalog;
 import hamper.catalog.DeviceModel;
+import hamper.catalog.PieceModel;
 import hamper.catalog.PixelType;
 import java.io.IOException;
 import java.io.InputStream;
@@ -12,24 +13,38 @@ import java.util.List;
 /** The catalogue that ships with Hamper, and catalogue files of users. */
 public final class CatalogueFiles {
   private static final List<String> SHIPPED =
-      List.of("ostrand", "velmo", "quillby", "pelloway", "tarn-and-hythe", "hosts", "pixel-types");
+      List.of(
+          "ostrand",
+          "velmo",
+          "quillby",
+          "pelloway",
+          "tarn-and-hythe",
+          "brackwater",
+          "hosts",
+          "pixel-types");
 
   private CatalogueFiles() {}
 
   /** The content of one catalogue file. */
   public record Content(
-      String format, int formatVersion, List<DeviceModel> models, List<PixelType> pixelTypes) {}
+      String format,
+      int formatVersion,
+      List<DeviceModel> models,
+      List<PieceModel> pieceModels,
+      List<PixelType> pixelTypes) {}
 
   /** Reads all shipped files. */
   public static Catalog shipped() {
     List<DeviceModel> models = new ArrayList<>();
+    List<PieceModel> pieceModels = new ArrayList<>();
     List<PixelType> pixelTypes = new ArrayList<>();
     for (String name : SHIPPED) {
       Content content = read(bytes("/hamper/catalogue/" + name + ".json"));
       models.addAll(content.models());
+      pieceModels.addAll(content.pieceModels());
       pixelTypes.addAll(content.pixelTypes());
     }
-    return Catalog.of(models, pixelTypes);
+    return Catalog.of(models, pixelTypes).withPieceModels(pieceModels);
   }
 
   /**

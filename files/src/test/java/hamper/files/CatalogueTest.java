@@ -6,8 +6,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import hamper.address.Protocol;
 import hamper.catalog.Catalog;
 import hamper.catalog.DeviceModel;
+import hamper.catalog.PieceModel;
 import hamper.catalog.PixelType;
 import hamper.catalog.PortKind;
+import hamper.display.SerialDimmer;
 import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -32,7 +34,7 @@ class CatalogueTest {
     "pelloway-hat, 2 outputs, 2, 800"
   })
   void pixelPortsHaveTheirLimits(String id, String mode, int ports, int pixels) {
-    var found = model(id).group(PortKind.PIXEL).orElseThrow().mode(mode).orElseThrow();
+    var found = model(id).portsOf(PortKind.PIXEL).orElseThrow().mode(mode).orElseThrow();
     assertThat(found.ports()).isEqualTo(ports);
     assertThat(found.pixelLimit(3)).hasValue(pixels);
     assertThat(found.pixelLimit(4).getAsInt()).isLessThan(pixels);
@@ -55,8 +57,18 @@ class CatalogueTest {
   }
 
   @Test
+  void smallDevicesBehindAPortAreThereTooAsPieces() {
+    assertThat(CATALOG.pieceModels())
+        .extracting(PieceModel::title)
+        .containsExactly("Tarn & Hythe Strip Decoder", "Brackwater Unit 16");
+    PieceModel unit = CATALOG.pieceModels().get(1);
+    assertThat(unit.most()).isEqualTo(16);
+    assertThat(unit.lastNumber()).isEqualTo(SerialDimmer.HIGHEST_UNIT);
+  }
+
+  @Test
   void theReachHasEightBanksOfFourWithUpToThreeBoxes() {
-    var banks = model("velmo-reach-32").group(PortKind.PIXEL).orElseThrow().banks().orElseThrow();
+    var banks = model("velmo-reach-32").portsOf(PortKind.PIXEL).orElseThrow().banks().orElseThrow();
     assertThat(banks.bankOf(32)).isEqualTo(8);
     assertThat(banks.socketOf(32)).isEqualTo(4);
     assertThat(banks.socketOf(29)).isEqualTo(1);

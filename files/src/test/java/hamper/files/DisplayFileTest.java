@@ -36,6 +36,7 @@ class DisplayFileTest {
   @ParameterizedTest
   @CsvSource({
     "../docs/formats/example.hamper.json",
+    "src/test/resources/first-slice.hamper.json",
     "../server/src/main/resources/hamper/demo/saltmarsh-quay.hamper.json"
   })
   void aFileSurvivesReadingWritingAndReading(Path file) throws IOException {
@@ -148,7 +149,7 @@ class DisplayFileTest {
                   "ports": [{"kind": "PIXEL", "modes": [{"name": "all", "ports": 4}]},
                             {"kind": "DMX", "modes": [{"name": "lines", "ports": 1}]}],
                   "protocols": [{"protocol": "E131", "transports": ["UNICAST"]}],
-                  "dialect": {"style": "ABSOLUTE_CHANNEL", "inputs": "MAP"}}],
+                  "dialect": {"inputs": "MAP", "style": "ABSOLUTE_CHANNEL"}}],
                 "zones"
                 """)
             .replace("\"ostrand-twelve\"", "\"barge-one\"");

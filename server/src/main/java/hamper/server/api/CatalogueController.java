@@ -2,6 +2,7 @@ package hamper.server.api;
 
 import hamper.catalog.Catalog;
 import hamper.catalog.DeviceModel;
+import hamper.catalog.PieceModel;
 import hamper.catalog.PixelType;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -22,11 +23,12 @@ class CatalogueController {
   }
 
   /** Models and pixel types. */
-  record CatalogueView(List<DeviceModel> models, List<PixelType> pixelTypes) {}
+  record CatalogueView(
+      List<DeviceModel> models, List<PieceModel> pieceModels, List<PixelType> pixelTypes) {}
 
   @GetMapping
   @Operation(summary = "All device models and pixel types that ship with Hamper")
   CatalogueView all() {
-    return new CatalogueView(catalog.models(), catalog.pixelTypes());
+    return new CatalogueView(catalog.models(), catalog.pieceModels(), catalog.pixelTypes());
   }
 }

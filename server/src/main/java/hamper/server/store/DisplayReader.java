@@ -64,7 +64,7 @@ final class DisplayReader {
             row -> row.getString("prop_id"),
             row -> piece(row, sections));
     Map<String, List<Leg>> legs =
-        grouped("leg", "controller_id, kind, port, place", this::portKey, this::leg);
+        grouped("leg", "controller_id, kind, port, place", this::laneOf, this::leg);
     Map<String, List<Run>> runs =
         grouped(
             "run",
@@ -136,7 +136,7 @@ final class DisplayReader {
     return groups;
   }
 
-  private String portKey(ResultSet row) throws SQLException {
+  private String laneOf(ResultSet row) throws SQLException {
     return "%s %s %d"
         .formatted(row.getString("controller_id"), row.getString("kind"), row.getInt("port"));
   }
@@ -180,7 +180,7 @@ final class DisplayReader {
     return new Run(
         PortKind.valueOf(row.getString("kind")),
         row.getInt("port"),
-        legs.getOrDefault(portKey(row), List.of()),
+        legs.getOrDefault(laneOf(row), List.of()),
         number(row, "universe"),
         number(row, "brightness"));
   }

@@ -1,0 +1,77 @@
+package hamper.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.KeyboardModifier;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Banks, boxes, circuits, decoders and walls, each as its own kind of ribbon. */
+class EveryKindTest {
+  @TempDir Path data;
+
+  @Test
+  void everyKindOfThingIsShownAndSeveralStringsSpreadOverAController() throws Exception {
+    try (Program program = Program.demo(data, 0);
+        Window window = new Window(program.url)) {
+      window.opened();
+      window.go("Patch");
+
+      window.reveal("K6-10", window.lane("k6|PIXEL|10"));
+      Locator boxes = window.lane("k6|PIXEL|10");
+      assertThat(boxes.locator(".box")).hasText(new String[] {"A", "B", "C"});
+      assertThat(
+              window
+                  .page
+                  .locator(".bankname")
+                  .filter(new Locator.FilterOptions().setHasText("bank 3")))
+          .containsText("boxes A → B → C, 30 m of cable");
+
+      window.reveal("K7-R5", window.lane("k7|RELAY|5"));
+      assertThat(window.leg("bell-1")).containsText("Tide bell");
+      window.reveal("H1-S1", window.lane("h1|SERIAL|1"));
+      assertThat(window.leg("lanterns-2"))
+          .hasAccessibleName("Street lanterns pack east, unit 2 · 16 circuits, on H1-S1");
+
+      window.reveal("K9-P1", window.lane("k9|PANEL|1"));
+      window.leg("tide-wall-1").click();
+      assertThat(window.page.getByTestId("glass")).containsText("128 × 64 pixels");
+      assertThat(window.page.getByTestId("glass")).containsText("first pixel top left, row by row");
+      window.page.keyboard().press("Escape");
+
+      spread(window);
+      window.noErrors();
+    }
+  }
+
+  /** Two strings dropped on a controller's name take two free ports, one each. */
+  private static void spread(Window window) {
+    window.reveal("K6-18", window.lane("k6|PIXEL|18"));
+    window.page.locator(".check input").check();
+    window.reveal("K6-1", window.lane("k6|PIXEL|1"));
+    window.loose("dinghy-red-1").click();
+    window
+        .loose("dinghy-blue-1")
+        .click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT)));
+    Locator head = window.page.locator("[data-controller=k6]");
+    BoundingBox from = window.loose("dinghy-red-1").boundingBox();
+    window.page.mouse().move(from.x + 12, from.y + from.height / 2);
+    window.page.mouse().down();
+    BoundingBox to = head.boundingBox();
+    window.page.mouse().move(to.x + 200, to.y + 10);
+    window.page.mouse().move(to.x + 210, to.y + to.height / 2);
+    window.acknowledged(window.page.mouse()::up);
+    assertThat(window.page.getByTestId("undo"))
+        .hasAttribute("aria-label", "Undo: Patch 2 pieces across K6");
+    window.reveal("K6-11", window.lane("k6|PIXEL|11"));
+    assertThat(window.leg("dinghy-red-1").getAttribute("aria-label")).endsWith("on K6-11");
+    assertThat(window.leg("dinghy-blue-1").getAttribute("aria-label")).endsWith("on K6-12");
+    window.undo();
+    assertThat(window.loose("dinghy-red-1")).isVisible();
+  }
+}
