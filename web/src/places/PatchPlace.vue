@@ -86,7 +86,7 @@ const shownLanes = computed(() =>
     .map((row) => (row as Row & { kind: 'lane' }).lane),
 )
 const { cell, onKey } = usePatchKeys(shownLanes, (to) => void go(to))
-const { at, overTray, press, clickIsMeant } = useDrag(scale)
+const { at, overTray, press, clickIsMeant } = useDrag(scale, scroller)
 
 async function go(to: Cell) {
   const index = rows.value.findIndex((row) => row.kind === 'lane' && row.key === to.lane)

@@ -4,6 +4,10 @@ import { stretches } from '../../ribbon/geometry'
 import { useDisplay } from '../../state/display'
 import { usePatching, type Target } from '../../state/patching'
 
+/** Near the upper or lower edge of the lanes they scroll by themselves: how near (px), how fast. */
+const EDGE = 14
+const SPEED = 10
+
 /** How far the pointer has to go before a press becomes a drag (px). */
 const THRESHOLD = 4
 
@@ -11,7 +15,7 @@ const THRESHOLD = 4
  * Dragging pieces: from the tray or a lane, onto a lane or back to the tray. The target is worked out
  * from the plan and not from what is drawn, since the ghost moves what is drawn.
  */
-export function useDrag(scale: Ref<number>) {
+export function useDrag(scale: Ref<number>, scroller: Ref<HTMLElement | undefined>) {
   const display = useDisplay()
   const patching = usePatching()
   const at = ref({ x: 0, y: 0 })
@@ -38,12 +42,28 @@ export function useDrag(scale: Ref<number>) {
     const far = Math.hypot(event.clientX - pressed!.x, event.clientY - pressed!.y)
     if (patching.dragged.length === 0 && far > THRESHOLD) {
       patching.dragged = pressed!.pieces
+      requestAnimationFrame(scrollAtEdge)
     }
     if (patching.dragged.length > 0) {
       const under = document.elementsFromPoint(event.clientX, event.clientY)
       overTray.value = under.some((element) => element.closest('[data-tray]'))
       void patching.aim(overTray.value ? undefined : targetAt(under, event.clientX))
     }
+  }
+
+  function scrollAtEdge() {
+    const element = scroller.value
+    if (!element || patching.dragged.length === 0) {
+      return
+    }
+    const box = element.getBoundingClientRect()
+    const { x, y } = at.value
+    if (x > box.left && y > box.top - EDGE && y < box.top + EDGE) {
+      element.scrollTop -= SPEED
+    } else if (x > box.left && y > box.bottom - EDGE && y < box.bottom) {
+      element.scrollTop += SPEED
+    }
+    requestAnimationFrame(scrollAtEdge)
   }
 
   function targetAt(under: Element[], x: number): Target | undefined {

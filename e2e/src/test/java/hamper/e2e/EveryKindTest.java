@@ -8,6 +8,7 @@ import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.KeyboardModifier;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -53,18 +54,19 @@ class EveryKindTest {
   private static void spread(Window window) {
     window.reveal("K6-18", window.lane("k6|PIXEL|18"));
     window.page.locator(".check input").check();
-    window.reveal("K6-1", window.lane("k6|PIXEL|1"));
+    Locator head = window.page.locator("[data-controller=k6]");
+    window.reveal("fish hall", head);
     window.loose("dinghy-red-1").click();
     window
         .loose("dinghy-blue-1")
         .click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT)));
-    Locator head = window.page.locator("[data-controller=k6]");
     BoundingBox from = window.loose("dinghy-red-1").boundingBox();
     window.page.mouse().move(from.x + 12, from.y + from.height / 2);
     window.page.mouse().down();
     BoundingBox to = head.boundingBox();
-    window.page.mouse().move(to.x + 200, to.y + 10);
+    window.page.mouse().move(to.x + 200, to.y + to.height / 2 + 2);
     window.page.mouse().move(to.x + 210, to.y + to.height / 2);
+    assertThat(head).hasClass(Pattern.compile("aimed"));
     window.acknowledged(window.page.mouse()::up);
     assertThat(window.page.getByTestId("undo"))
         .hasAttribute("aria-label", "Undo: Patch 2 pieces across K6");
