@@ -16,6 +16,18 @@ const piece = computed(() => display.pieces.get(props.leg.piece)!)
 const string = computed(() =>
   piece.value.piece.kind === 'string' ? (piece.value.piece as PixelString) : undefined,
 )
+/** What is known of a string's plug. */
+const plug = computed(() => {
+  const one = string.value
+  return [
+    one?.dataIn && `data in ${one.dataIn}`,
+    one?.connector,
+    one?.leadMetres ? `lead ${one.leadMetres} m` : '',
+    props.leg.box ? `box ${String.fromCharCode(64 + props.leg.box)}` : '',
+  ]
+    .filter(Boolean)
+    .join(' · ')
+})
 /** What there is to say of a circuit, a fixture, a decoder or a dimmer. */
 const facts = computed(() => {
   const { piece: one } = piece.value
@@ -129,6 +141,7 @@ function defaultOrder(index: number): string {
           · mirrors {{ display.pieces.get(leg.mirrorOf)?.title }}</template
         >
       </span>
+      <span v-if="plug" class="quiet">{{ plug }}</span>
       <v-spacer />
       <v-btn size="small" @click="display.edit({ type: 'UnpatchPieces', pieces: [leg.piece] })"
         >Unpatch</v-btn

@@ -1,5 +1,6 @@
 package hamper.catalog;
 
+import hamper.address.ColourOrder;
 import hamper.address.Protocol;
 import hamper.value.Require;
 import java.util.EnumSet;
@@ -16,6 +17,7 @@ import java.util.Set;
  * @param ports at most one group of each kind
  * @param protocols those it listens to; none for a host
  * @param options what it can be told about a section; what is not named it cannot be told
+ * @param colourOrder in which it sends the bytes of a pixel where nobody tells it otherwise
  * @param wifi whether it hangs on the air instead of a cable
  * @param storage whether it can play from storage of its own
  * @param synchronizes whether it can hold frames back until all have arrived
@@ -33,6 +35,7 @@ public record DeviceModel(
     List<ProtocolSupport> protocols,
     Dialect dialect,
     Map<SectionOption, Told> options,
+    Optional<ColourOrder> colourOrder,
     boolean wifi,
     boolean storage,
     boolean synchronizes,
@@ -84,6 +87,7 @@ public record DeviceModel(
         protocols,
         dialect,
         options,
+        Optional.empty(),
         wifi,
         false,
         false,
@@ -107,6 +111,13 @@ public record DeviceModel(
 
   public Told told(SectionOption option) {
     return options.getOrDefault(option, Told.NOT);
+  }
+
+  /** The order in which it sends pixels of so many channels by default. */
+  public ColourOrder usualOrder(int channels) {
+    return colourOrder
+        .filter(order -> order.channels() == channels)
+        .orElseGet(() -> ColourOrder.natural(channels));
   }
 
   /** Whether this device is a host: it sends, and drives no light of its own. */

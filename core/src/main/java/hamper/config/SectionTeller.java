@@ -145,8 +145,8 @@ final class SectionTeller {
 
   private void noteOrder(Placement at) {
     ColourOrder order = order(at);
-    boolean natural = order.equals(ColourOrder.natural(order.channels()));
-    note(at, SectionOption.COLOUR_ORDER, !natural, true, "colour order " + order);
+    boolean usual = order.equals(model.usualOrder(order.channels()));
+    note(at, SectionOption.COLOUR_ORDER, !usual, true, "colour order " + order);
   }
 
   /** The controller's own brightness is not asked of sections; a nearer one is. */

@@ -20,12 +20,6 @@ import java.util.Optional;
 public record ExchangeController(String controller, String model) implements Edit {
   @Override
   public Display change(Plan plan) {
-    Display held = HoldStarts.of(plan, Resolver.resolve(plan), controller);
-    Controller before =
-        held.controllers().stream()
-            .filter(other -> other.id().equals(controller))
-            .findFirst()
-            .orElseThrow();
     DeviceModel next =
         plan.catalog()
             .model(model)
@@ -33,6 +27,13 @@ public record ExchangeController(String controller, String model) implements Edi
                 () ->
                     new RefusedException(
                         "model", Require.quoted(model), "no device model has this id"));
+    Display held =
+        HoldStarts.of(plan, Resolver.resolve(plan), controller, next.dialect().startsPer());
+    Controller before =
+        held.controllers().stream()
+            .filter(other -> other.id().equals(controller))
+            .findFirst()
+            .orElseThrow();
     ControllerSettings settings =
         before
             .settings()

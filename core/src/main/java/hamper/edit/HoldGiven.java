@@ -11,7 +11,11 @@ import hamper.resolve.Resolver;
 public record HoldGiven(String controller) implements Edit {
   @Override
   public Display change(Plan plan) {
-    return HoldStarts.of(plan, Resolver.resolve(plan), controller);
+    return HoldStarts.of(
+        plan,
+        Resolver.resolve(plan),
+        controller,
+        plan.modelOf(plan.existingController(controller)).dialect().startsPer());
   }
 
   @Override

@@ -24,11 +24,15 @@ import java.util.Optional;
 final class HoldStarts {
   private HoldStarts() {}
 
-  static Display of(Plan plan, Resolution resolution, String controller) {
+  /**
+   * @param startsPer of the device that is to keep them: one that takes a start a port is held by
+   *     the first section of each
+   */
+  static Display of(Plan plan, Resolution resolution, String controller, StartsPer startsPer) {
     int index = plan.indexOf(plan.existingController(controller).id());
     Controller before = plan.display().controllers().get(index);
     Map<String, Piece> held = new HashMap<>();
-    boolean perPort = plan.modelOf(before).dialect().startsPer() == StartsPer.PORT;
+    boolean perPort = startsPer == StartsPer.PORT;
     for (Placement at : resolution.byController().get(index)) {
       boolean acts = !perPort || at.position() == 1;
       Optional<Hold> hold =

@@ -2,6 +2,7 @@ package hamper.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import hamper.address.ColourOrder;
 import hamper.address.IpAddress;
 import hamper.address.Protocol;
 import hamper.address.Transport;
@@ -257,6 +258,38 @@ class ChecksTest {
         model.dialect(),
         options,
         model.wifi());
+  }
+
+  @Test
+  void aDeviceThatTakesNoColourOrderSendsItsOwn() {
+    DeviceModel model = Samples.model();
+    Map<SectionOption, Told> options = new EnumMap<>(model.options());
+    options.put(SectionOption.COLOUR_ORDER, Told.NOT);
+    DeviceModel green =
+        new DeviceModel(
+            model.id(),
+            model.maker(),
+            model.name(),
+            model.revision(),
+            model.note(),
+            model.ports(),
+            model.protocols(),
+            model.dialect(),
+            options,
+            Optional.of(new ColourOrder("GRB")),
+            false,
+            false,
+            false,
+            Optional.empty(),
+            List.of(),
+            List.of());
+    Plan plan =
+        new Plan(
+            Samples.plan(List.of(Samples.string("a", 5)), k(Samples.run(1, "a"))).display(),
+            Catalog.of(List.of(green), List.of(Samples.RGB)));
+    assertThat(messages(plan, "dialect"))
+        .containsExactly(
+            "a on K1-1 asks for colour order RGB: the device has no such setting (Sample any)");
   }
 
   @Test

@@ -197,6 +197,48 @@ class ApiTest {
     assertThat(whole().get("version").asInt()).isEqualTo(1);
   }
 
+  private JsonNode preview(String edit) {
+    return server
+        .post("/api/displays/" + display + "/preview", "{\"edit\": %s}".formatted(edit))
+        .body();
+  }
+
+  @Test
+  void whatAnotherModeOrDeviceCannotDoIsSaidBeforehand() {
+    JsonNode fewer =
+        preview(
+            "{\"type\":\"ExchangeController\",\"controller\":\"k4\",\"model\":\"ostrand-five\"}");
+    assertThat(fewer.get("label").asString()).isEqualTo("Exchange K4 for Ostrand Five");
+    assertThat(fewer.get("found"))
+        .extracting(finding -> finding.get("message").asString())
+        .contains("Bridge bollards hangs on no port", "Weir hangs on no port")
+        .anyMatch(message -> message.contains("a start at 22:199"));
+    JsonNode mode = preview("{\"type\":\"SetMode\",\"controller\":\"k4\",\"mode\":\"12 ports\"}");
+    assertThat(mode.get("cleared"))
+        .extracting(finding -> finding.get("code").asString())
+        .containsExactly("port-limit");
+    assertThat(whole().get("version").asInt()).isEqualTo(1);
+  }
+
+  @Test
+  void aModelFileIsAddedToTheDisplayOrRefusedWithItsReasons() {
+    String model =
+        """
+        {"format": "hamper-catalogue", "formatVersion": 1, "models": [{"id": "barge-one",
+          "maker": "Barge", "name": "One", "ports": [{"kind": "PIXEL", "modes":
+          [{"name": "all", "ports": 4}]}], "protocols": [{"protocol": "DDP",
+          "transports": ["UNICAST"]}], "dialect": {"style": "PIXEL_COUNTS"}}]}
+        """;
+    String path = "/api/displays/" + display + "/catalogue?version=";
+    assertThat(server.post(path + 1, model).body().get("label").asString())
+        .isEqualTo("Add Barge One to the catalogue");
+    assertThat(file()).contains("barge-one");
+    Answer bad = server.post(path + 2, model.replace("PIXEL_COUNTS", "GUESSING"));
+    assertThat(bad.body().get("reasons").get(0).get("place").asString())
+        .isEqualTo("models[0].dialect.style");
+    assertThat(whole().get("version").asInt()).isEqualTo(2);
+  }
+
   @Test
   void aFileThatCannotBeUsedStoresNothing() {
     int before = server.get("/api/displays").body().size();

@@ -3,8 +3,10 @@ package hamper.server.api;
 import hamper.catalog.Catalog;
 import hamper.display.Display;
 import hamper.display.Plan;
+import hamper.edit.AddToCatalogue;
 import hamper.edit.Edit;
 import hamper.files.BadFileException;
+import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
 import hamper.server.live.Displays;
 import hamper.server.live.LiveDisplay;
@@ -21,6 +23,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -103,6 +106,17 @@ class DisplaysController {
                 "file",
                 "%s; allowed are %,d. Split the display, or leave out what is not planned here"
                     .formatted(size, DisplayFile.MOST_BYTES))));
+  }
+
+  @PostMapping("/{id}/catalogue")
+  @Operation(summary = "Add the models and pixel types of a catalogue file, sent as the body")
+  Delta addToCatalogue(
+      @PathVariable String id, @RequestParam int version, HttpServletRequest request)
+      throws IOException {
+    byte[] bytes = request.getInputStream().readNBytes(DisplayFile.MOST_BYTES + 1);
+    CatalogueFiles.Content content = CatalogueFiles.read(bytes);
+    Edit edit = new AddToCatalogue(content.models(), content.pixelTypes());
+    return publish(id, live -> live.edit(version, edit));
   }
 
   @GetMapping("/{id}")
