@@ -58,19 +58,19 @@ class PatchByMouseTest {
       window.reveal(TWELVE, window.lane(LANE));
       window.carry(window.loose(RED), window.lane(LANE), 40);
       assertThat(window.page.getByTestId("ghost"))
-          .containsText("starts 13:379 · 88 px · 340 fps · 1.0 A");
+          .containsText("starts 13:103 · 88 px · 340 fps · 1.0 A");
       window.acknowledged(window.page.mouse()::up);
       Seen one = look(window);
       assertThat(one.wire()).containsExactly(RED);
-      assertThat(one.starts()).containsExactly("13:379");
+      assertThat(one.starts()).containsExactly("13:103");
       assertThat(one.findings()).isEqualTo("2 faults · 9 risks");
-      assertThat(one.sheet()).contains("12 13:379 Red dinghy 88");
+      assertThat(one.sheet()).contains("12 13:103 Red dinghy 88");
 
       window.reveal(TWELVE, window.lane(LANE));
       window.drag(window.loose(BLUE), window.lane(LANE), 300);
       Seen two = look(window);
       assertThat(two.wire()).containsExactly(RED, BLUE);
-      assertThat(two.starts()).containsExactly("13:379", "14:133");
+      assertThat(two.starts()).containsExactly("13:103", "13:367");
       assertThat(two.onRuler()).isEqualTo(2);
       assertThat(two.findings()).isEqualTo("2 faults · 8 risks");
 
@@ -78,8 +78,8 @@ class PatchByMouseTest {
       window.drag(window.leg(BLUE), window.lane(LANE), 10);
       Seen swapped = look(window);
       assertThat(swapped.wire()).containsExactly(BLUE, RED);
-      assertThat(swapped.starts()).containsExactly("13:379", "14:133");
-      assertThat(swapped.sheet()).contains("12 13:379 Blue dinghy 88").isNotEqualTo(two.sheet());
+      assertThat(swapped.starts()).containsExactly("13:103", "13:367");
+      assertThat(swapped.sheet()).contains("12 13:103 Blue dinghy 88").isNotEqualTo(two.sheet());
 
       window.undo();
       assertThat(look(window)).isEqualTo(two);

@@ -175,8 +175,8 @@ class DeviceConfigurationTest {
             "source,controller,protocol,transport,destination,first universe,universes,size,offset,priority,full universes,synchronization,display start")
         .contains(
             "H1,K1,E131,MULTICAST,239.255.0.1,1,14,510,,100,false,,1",
-            "H1,K6,E131,UNICAST,198.51.100.16,32,20,510,,100,false,5000,17483",
-            "H2,K6,E131,UNICAST,198.51.100.16,32,20,510,,50,false,5000,17483")
+            "H1,K6,E131,UNICAST,198.51.100.16,41,20,510,,100,false,5000,17483",
+            "H2,K6,E131,UNICAST,198.51.100.16,41,20,510,,50,false,5000,17483")
         .as("a device that plays its own storage")
         .noneMatch(line -> line.contains(",K8,"))
         .anyMatch(line -> line.startsWith("H1,K3,DDP,UNICAST,198.51.100.13,,0,1668,0,"));

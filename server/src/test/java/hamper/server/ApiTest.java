@@ -212,7 +212,7 @@ class ApiTest {
     assertThat(fewer.get("found"))
         .extracting(finding -> finding.get("message").asString())
         .contains("Bridge bollards hangs on no port", "Weir hangs on no port")
-        .anyMatch(message -> message.contains("a start at 22:199"));
+        .anyMatch(message -> message.contains("a start at 27:199"));
     JsonNode mode = preview("{\"type\":\"SetMode\",\"controller\":\"k4\",\"mode\":\"12 ports\"}");
     assertThat(mode.get("cleared"))
         .extracting(finding -> finding.get("code").asString())
@@ -327,7 +327,7 @@ class ApiTest {
   void ordinaryEditsAreAnsweredAndAddressesFollow() {
     edit(1, patch("dinghy-red-1", 12));
     String csv = server.get("/api/displays/" + display + "/addresses.csv").text();
-    assertThat(csv).contains("K1,PIXEL,12,1,Red dinghy,string 1,1,88,0,88,264,6499,6762");
+    assertThat(csv).contains("K1,PIXEL,12,1,Red dinghy,string 1,1,88,0,88,264,6223,6486");
     JsonNode handover = server.get("/api/displays/" + display + "/handover").body();
     JsonNode outputs = handover.get("configurations").get(0).get("configuration").get("outputs");
     assertThat(outputs.get(11).get("used").asBoolean()).isTrue();
