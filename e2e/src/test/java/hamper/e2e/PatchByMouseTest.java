@@ -47,10 +47,11 @@ class PatchByMouseTest {
 
   @Test
   void twoStringsAreDraggedSwappedUndoneAndAreThereAfterAKill() throws Exception {
-    Program program = Program.demo(data, 0);
-    int port = program.port;
+    int port;
     Seen last;
-    try (Window window = new Window(program.url)) {
+    try (Program program = Program.demo(data, 0);
+        Window window = new Window(program.url)) {
+      port = program.port;
       window.opened();
       Seen first = look(window);
       assertThat(first.wire()).isEmpty();
