@@ -1,12 +1,4 @@
-import type {
-  CatalogueView,
-  Delta,
-  DisplayView,
-  Edit,
-  HandoverView,
-  Listed,
-  Preview,
-} from './types'
+import type { Delta, DisplayView, Edit, HandoverView, Listed, Preview } from './types'
 
 /** An error as the server words it (RFC 9457). */
 export class Problem extends Error {
@@ -67,7 +59,6 @@ export const api = {
   preview: (id: string, edit: Edit, signal?: AbortSignal) =>
     post<Preview>(`/displays/${id}/preview`, { edit }, signal),
   handover: (id: string) => ask<HandoverView>(`/displays/${id}/handover`),
-  catalogue: () => ask<CatalogueView>('/catalogue'),
   importFile(file: File): Promise<Listed> {
     if (file.size > MOST_FILE_BYTES) {
       const size = file.size.toLocaleString('en')

@@ -2,7 +2,6 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api, Problem } from '../api/client'
 import type {
-  CatalogueView,
   ControllerView,
   Delta,
   DisplayView,
@@ -36,7 +35,6 @@ export function portKey(at: PortRef): string {
 
 export const useDisplay = defineStore('display', () => {
   const list = ref<Listed[]>([])
-  const catalogue = shallowRef<CatalogueView>()
   const view = shallowRef<DisplayView>()
   const said = ref<Said>()
   const problem = shallowRef<Problem>()
@@ -93,7 +91,7 @@ export const useDisplay = defineStore('display', () => {
   }
 
   const pixelTypes = computed(
-    () => new Map<string, PixelType>(catalogue.value?.pixelTypes.map((type) => [type.id, type])),
+    () => new Map<string, PixelType>(view.value?.pixelTypes.map((type) => [type.id, type])),
   )
 
   async function loadList() {
@@ -117,7 +115,6 @@ export const useDisplay = defineStore('display', () => {
   /** Opens the display that was open last, or the first there is. */
   async function start() {
     await loadList()
-    catalogue.value = await attempt(api.catalogue)
     const last = localStorage.getItem('hamper.display')
     const first = list.value.find((one) => one.id === last) ?? list.value[0]
     if (first) {
@@ -153,6 +150,7 @@ export const useDisplay = defineStore('display', () => {
       version: delta.version,
       name: delta.name,
       settings: delta.settings,
+      pixelTypes: delta.pixelTypes,
       zones: delta.zones,
       controllers: merge(
         now.controllers,

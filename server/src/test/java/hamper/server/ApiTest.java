@@ -233,10 +233,19 @@ class ApiTest {
     assertThat(server.post(path + 1, model).body().get("label").asString())
         .isEqualTo("Add Barge One to the catalogue");
     assertThat(file()).contains("barge-one");
-    Answer bad = server.post(path + 2, model.replace("PIXEL_COUNTS", "GUESSING"));
+    JsonNode shipped = whole().get("pixelTypes");
+    String own =
+        """
+        {"format": "hamper-catalogue", "formatVersion": 1, "pixelTypes": [{"id": "own-grb",
+          "name": "Own", "chip": "X1", "colourOrder": "GRB", "bits": 24, "bitRateKHz": 800,
+          "resetMicros": 50, "volts": 12, "leastVolts": 9, "fullMilliamps": 50,
+          "idleMilliamps": 1}]}
+        """;
+    assertThat(server.post(path + 2, own).body().get("pixelTypes")).hasSize(shipped.size() + 1);
+    Answer bad = server.post(path + 3, model.replace("PIXEL_COUNTS", "GUESSING"));
     assertThat(bad.body().get("reasons").get(0).get("place").asString())
         .isEqualTo("models[0].dialect.style");
-    assertThat(whole().get("version").asInt()).isEqualTo(2);
+    assertThat(whole().get("version").asInt()).isEqualTo(3);
   }
 
   @Test

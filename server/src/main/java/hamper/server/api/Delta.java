@@ -1,5 +1,6 @@
 package hamper.server.api;
 
+import hamper.catalog.PixelType;
 import hamper.check.Finding;
 import hamper.display.DisplaySettings;
 import hamper.display.Zone;
@@ -22,6 +23,7 @@ public record Delta(
     String moved,
     String name,
     DisplaySettings settings,
+    List<PixelType> pixelTypes,
     List<Zone> zones,
     List<ControllerView> controllers,
     List<String> controllerOrder,
