@@ -36,6 +36,8 @@ class ArchitectureTest {
           .definedBy("hamper.resolve..")
           .layer("load")
           .definedBy("hamper.load..")
+          .layer("network")
+          .definedBy("hamper.network..")
           .layer("config")
           .definedBy("hamper.config..")
           .layer("change")
@@ -53,12 +55,14 @@ class ArchitectureTest {
           .whereLayer("resolve")
           .mayOnlyAccessLayers("value", "address", "catalog", "display")
           .whereLayer("load")
-          .mayOnlyAccessLayers("value", "catalog", "display", "resolve")
+          .mayOnlyAccessLayers("value", "address", "catalog", "display", "resolve")
+          .whereLayer("network")
+          .mayOnlyAccessLayers("address", "catalog", "display", "resolve", "load")
           .whereLayer("config")
           .mayOnlyAccessLayers("value", "address", "catalog", "display", "resolve")
           .whereLayer("change")
           .mayOnlyAccessLayers("address", "display", "resolve", "config")
           .whereLayer("check")
           .mayOnlyAccessLayers(
-              "value", "address", "catalog", "display", "resolve", "load", "config");
+              "value", "address", "catalog", "display", "resolve", "load", "network", "config");
 }

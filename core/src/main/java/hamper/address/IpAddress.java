@@ -21,6 +21,14 @@ public record IpAddress(String text) implements Comparable<IpAddress> {
         "an IPv4 address has four numbers from 0 to 255, such as 198.51.100.11");
   }
 
+  /**
+   * @param bits from 0 to 2³² − 1
+   */
+  public static IpAddress ofBits(long bits) {
+    return new IpAddress(
+        "%d.%d.%d.%d".formatted(bits >> 24 & 255, bits >> 16 & 255, bits >> 8 & 255, bits & 255));
+  }
+
   /** The 32 bits as a number from 0. */
   public long bits() {
     long bits = 0;

@@ -8,30 +8,31 @@ import java.util.Optional;
  *
  * @param piece the id of the piece
  * @param nullPixels in the gap before it
- * @param cableMetres of the gap (m)
+ * @param cableMetres of the gap (m), where somebody entered it; left out: as {@link Cable}
+ *     estimates
  * @param box the remote box whose socket it hangs on, from 1 at the near end of the chain
  * @param mirrorOf the piece whose addresses it answers to, where it is a mirror
  */
 public record Leg(
     String piece,
     int nullPixels,
-    double cableMetres,
+    Optional<Double> cableMetres,
     Optional<Integer> box,
     Optional<String> mirrorOf) {
   public Leg {
     Require.id("piece", piece);
     Require.inRange("nullPixels", nullPixels, 0, 1000);
-    Require.inRange("cableMetres", cableMetres, 0, 10_000);
+    cableMetres.ifPresent(metres -> Require.inRange("cableMetres", metres, 0, 10_000));
     Require.inRange("box", box, 1, 26);
     mirrorOf.ifPresent(original -> Require.id("mirrorOf", original));
   }
 
-  /** On the controller itself, or on the first box. */
+  /** On the controller itself, or on the first box; with a cable of that length (m). */
   public Leg(String piece, int nullPixels, double cableMetres, Optional<String> mirrorOf) {
-    this(piece, nullPixels, cableMetres, Optional.empty(), mirrorOf);
+    this(piece, nullPixels, Optional.of(cableMetres), Optional.empty(), mirrorOf);
   }
 
-  public Leg withGap(int newNullPixels, double newCableMetres) {
+  public Leg withGap(int newNullPixels, Optional<Double> newCableMetres) {
     return new Leg(piece, newNullPixels, newCableMetres, box, mirrorOf);
   }
 
@@ -44,6 +45,6 @@ public record Leg(
   }
 
   public static Leg of(String piece) {
-    return new Leg(piece, 0, 0, Optional.empty());
+    return new Leg(piece, 0, Optional.empty(), Optional.empty(), Optional.empty());
   }
 }

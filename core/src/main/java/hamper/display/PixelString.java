@@ -60,6 +60,10 @@ public record PixelString(
   public PixelString withSection(int index, Section section) {
     List<Section> changed = new ArrayList<>(sections);
     changed.set(index, section);
-    return new PixelString(id, name, pixelType, changed, dataIn, connector, leadMetres);
+    return withSections(changed);
+  }
+
+  public PixelString withSections(List<Section> newSections) {
+    return new PixelString(id, name, pixelType, newSections, dataIn, connector, leadMetres);
   }
 }

@@ -87,6 +87,10 @@ public final class Plan {
                     "controller", Require.quoted(id), "no controller of this display has this id"));
   }
 
+  public Optional<Zone> zone(String id) {
+    return display.zones().stream().filter(zone -> zone.id().equals(id)).findFirst();
+  }
+
   /** Place in the list, from 0. */
   public int indexOf(String controller) {
     return controllers.get(controller);

@@ -61,4 +61,8 @@ public record Section(
   public Section withPixels(int newPixels) {
     return new Section(newPixels, nullPixels, group, fold, backward, colourOrder, brightness, hold);
   }
+
+  public Section withNullPixels(int newNullPixels) {
+    return new Section(pixels, newNullPixels, group, fold, backward, colourOrder, brightness, hold);
+  }
 }

@@ -36,6 +36,16 @@ public record Subnet(
         "name both ends of the DHCP range, the lower first");
   }
 
+  /** The lowest address that a device may have. */
+  public IpAddress firstDevice() {
+    return IpAddress.ofBits(network.bits() + 1);
+  }
+
+  /** The highest address that a device may have. */
+  public IpAddress lastDevice() {
+    return IpAddress.ofBits(network.bits() + hosts(prefix) - 1);
+  }
+
   public boolean contains(IpAddress address) {
     return (address.bits() & ~hosts(prefix)) == network.bits();
   }

@@ -17,4 +17,19 @@ public record Zone(
     eastMetres.ifPresent(metres -> Require.inRange("eastMetres", metres, -100_000, 100_000));
     northMetres.ifPresent(metres -> Require.inRange("northMetres", metres, -100_000, 100_000));
   }
+
+  /** As the crow flies (m); empty where one of the two has no position. */
+  public Optional<Double> metresTo(Zone other) {
+    if (id.equals(other.id)) {
+      return Optional.of(0.0);
+    }
+    return eastMetres.flatMap(
+        east ->
+            northMetres.flatMap(
+                north ->
+                    other.eastMetres.flatMap(
+                        otherEast ->
+                            other.northMetres.map(
+                                otherNorth -> Math.hypot(otherEast - east, otherNorth - north)))));
+  }
 }

@@ -6,6 +6,7 @@ import hamper.display.PieceAt;
 import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.Prop;
+import hamper.display.Section;
 import hamper.value.RefusedException;
 import hamper.value.Require;
 import java.util.List;
@@ -26,6 +27,12 @@ final class Pieces {
             .map(prop -> prop == at.prop() ? prop.withPieces(pieces) : prop)
             .toList();
     return plan.display().withProps(props);
+  }
+
+  /** A section that has to be there. */
+  static Section section(PixelString string, int index) {
+    Require.inRange("index", index, 0, string.sections().size() - 1);
+    return string.sections().get(index);
   }
 
   /** A piece that has to be a string. */

@@ -5,9 +5,14 @@ import hamper.display.LegAt;
 import hamper.display.Plan;
 import hamper.value.RefusedException;
 import hamper.value.Require;
+import java.util.Optional;
 
-/** Sets null pixels and cable of the gap before a leg. */
-public record SetGap(String piece, int nullPixels, double cableMetres) implements Edit {
+/**
+ * Sets null pixels and cable of the gap before a leg.
+ *
+ * @param cableMetres (m); left out: as estimated from the positions of zones
+ */
+public record SetGap(String piece, int nullPixels, Optional<Double> cableMetres) implements Edit {
   @Override
   public Display change(Plan plan) {
     LegAt at = patched(plan, piece);

@@ -4,7 +4,6 @@ import hamper.display.Display;
 import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.Section;
-import hamper.value.Require;
 
 /**
  * Puts a section in the place of another: pixels, group, fold, direction, colour order, brightness,
@@ -16,7 +15,7 @@ public record SetSection(String piece, int index, Section section) implements Ed
   @Override
   public Display change(Plan plan) {
     PixelString string = Pieces.string(plan, piece);
-    Require.inRange("index", index, 0, string.sections().size() - 1);
+    Pieces.section(string, index);
     return Pieces.replace(plan, string.withSection(index, section));
   }
 

@@ -159,14 +159,18 @@ class EditsTest {
             patch(SECOND, null, "d"),
             patch(SECOND, "c", "a", "d"),
             new UnpatchPieces(List.of("a", "c")),
-            new SetGap("b", 3, 4.5),
+            new SetGap("b", 3, Optional.of(4.5)),
             new SetMirror("c", Optional.of("a")),
             new SetSection("b", 0, Section.of(25)),
-            new SetString(
-                new hamper.display.PixelString("b", "new", "rgb", List.of(Section.of(3)))),
-            new PutProp(Samples.string("e", 5)),
-            new PutProp(Samples.string("b", 99)),
-            new RemoveProp("b"),
+            new SetPiece(new hamper.display.PixelString("b", "new", "rgb", List.of(Section.of(3)))),
+            new PutProps(List.of(Samples.string("e", 5), Samples.string("f", 5))),
+            new PutProps(List.of(Samples.string("b", 99))),
+            new RemoveProps(List.of("b", "d")),
+            new SplitSection("b", 0, 8),
+            new DuplicateProp("b", List.of(new DuplicateProp.Copy("b2", "B 2")), true),
+            new PatchNearest(List.of("d")),
+            new Together(
+                "Two things", List.of(new RemoveProps(List.of("b")), new RemoveController("l"))),
             new PutZone(new Zone("z", "Quay", Optional.empty(), Optional.empty())),
             new PutController(Samples.controller("m", Protocol.ARTNET)),
             new RemoveController("k"),
@@ -208,7 +212,7 @@ class EditsTest {
 
   @Test
   void aMovedLegKeepsItsGap() {
-    Plan gapped = new SetGap("b", 2, 6).applyTo(plan).plan();
+    Plan gapped = new SetGap("b", 2, Optional.of(6.0)).applyTo(plan).plan();
     Plan moved = patch(SECOND, null, "b").applyTo(gapped).plan();
     assertThat(moved.leg("b").orElseThrow().leg().nullPixels()).isEqualTo(2);
   }
@@ -226,7 +230,7 @@ class EditsTest {
   @Test
   void removingWhatIsMirroredIsRefusedWithThePlace() {
     Plan mirrored = new SetMirror("c", Optional.of("a")).applyTo(plan).plan();
-    assertThatThrownBy(() -> new RemoveProp("a").applyTo(mirrored))
+    assertThatThrownBy(() -> new RemoveProps(List.of("a")).applyTo(mirrored))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("mirrorOf");
   }
@@ -237,9 +241,10 @@ class EditsTest {
         new PutZone(new Zone("z", "Quay", Optional.empty(), Optional.empty())).applyTo(plan).plan();
     var prop = zoned.display().props().get(0);
     Plan inZone =
-        new PutProp(
-                new hamper.display.Prop(
-                    prop.id(), prop.name(), Optional.of("z"), Optional.empty(), prop.pieces()))
+        new PutProps(
+                List.of(
+                    new hamper.display.Prop(
+                        prop.id(), prop.name(), Optional.of("z"), Optional.empty(), prop.pieces())))
             .applyTo(zoned)
             .plan();
     Plan after = new RemoveZone("z").applyTo(inZone).plan();

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hamper.address.ColourOrder;
+import hamper.address.Protocol;
 import hamper.catalog.PixelType;
 import java.io.IOException;
 import java.io.InputStream;
@@ -95,5 +96,28 @@ class LoadVectorsTest {
                                                 s.get("brightness").asInt()))
                                     .sum())
                             .isEqualTo(one.get("expectedA").asDouble(), within(1e-9))));
+  }
+
+  @TestFactory
+  Stream<DynamicTest> aFrameCostsOnTheWireWhatItsPacketsWeigh() throws IOException {
+    return vectors("traffic")
+        .valueStream()
+        .map(
+            one ->
+                DynamicTest.dynamicTest(
+                    one.toString(),
+                    () -> {
+                      Traffic traffic =
+                          Traffic.of(
+                              Protocol.valueOf(one.get("protocol").asString()),
+                              one.get("channels").asInt(),
+                              one.path("universeSize").asInt(512),
+                              one.path("fill").asString("USED").equals("FULL"),
+                              one.get("fps").asDouble());
+                      assertThat(traffic.packetsPerSecond())
+                          .isEqualTo(one.get("expectedPacketsPerSecond").asDouble());
+                      assertThat(traffic.megabitsPerSecond())
+                          .isEqualTo(one.get("expectedMbps").asDouble(), within(1e-9));
+                    }));
   }
 }

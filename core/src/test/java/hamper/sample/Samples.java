@@ -29,6 +29,7 @@ import hamper.display.Plan;
 import hamper.display.Prop;
 import hamper.display.Run;
 import hamper.display.Section;
+import hamper.display.Zone;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -159,16 +160,25 @@ public final class Samples {
   }
 
   public static Plan plan(List<Prop> props, Controller... controllers) {
+    return plan(List.of(), props, controllers);
+  }
+
+  public static Plan plan(List<Zone> zones, List<Prop> props, Controller... controllers) {
     Display display =
         new Display(
             "Sample",
             DisplaySettings.standard(),
             List.of(),
             List.of(),
-            List.of(),
+            zones,
             props,
             List.of(controllers));
     return new Plan(display, catalog());
+  }
+
+  /** A zone at a place (m). */
+  public static Zone zone(String id, double east, double north) {
+    return new Zone(id, id, Optional.of(east), Optional.of(north));
   }
 
   public static Catalog catalog() {

@@ -110,7 +110,7 @@ class ApiTest {
                 + "\"nullPixels\":1,\"group\":2,\"fold\":7,\"backward\":true,\"colourOrder\":\"BRG\","
                 + "\"brightness\":44,\"hold\":{\"universe\":5,\"channel\":31}}}",
             "{\"type\":\"UnpatchPieces\",\"pieces\":[\"ladders-1\",\"ladders-3\"]}",
-            "{\"type\":\"RemoveProp\",\"prop\":\"net\"}",
+            "{\"type\":\"RemoveProps\",\"props\":[\"net\"]}",
             "{\"type\":\"RemoveController\",\"controller\":\"k5\"}",
             "{\"type\":\"MoveController\",\"controller\":\"k4\",\"index\":1}",
             "{\"type\":\"PutZone\",\"zone\":{\"id\":\"pier\",\"name\":\"Pier\",\"eastMetres\":4.5}}",

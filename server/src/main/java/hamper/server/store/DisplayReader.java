@@ -171,7 +171,7 @@ final class DisplayReader {
     return new Leg(
         row.getString("piece_id"),
         row.getInt("null_pixels"),
-        row.getDouble("cable_metres"),
+        decimal(row, "cable_metres"),
         number(row, "box"),
         text(row, "mirror_of"));
   }

@@ -1,0 +1,59 @@
+package hamper.display;
+
+import java.util.Optional;
+
+/**
+ * The cable before a leg: as long as somebody entered, or estimated from the rough positions of the
+ * zones at its two ends.
+ *
+ * @param metres (m); 0 where nothing is known
+ */
+public record Cable(double metres, Origin origin) {
+  /** Where the length comes from. */
+  public enum Origin {
+    ENTERED,
+    ESTIMATED,
+    UNKNOWN
+  }
+
+  /**
+   * A rule of thumb: cable goes round corners and up to the prop, so it is longer than the straight
+   * line between two zones.
+   */
+  public static final double DETOUR = 1.2;
+
+  private static final Cable UNKNOWN = new Cable(0, Origin.UNKNOWN);
+
+  /**
+   * @param index of the leg in the run, from 0
+   */
+  public static Cable before(Plan plan, Controller controller, Run run, int index) {
+    Leg leg = run.legs().get(index);
+    if (leg.cableMetres().isPresent()) {
+      return new Cable(leg.cableMetres().get(), Origin.ENTERED);
+    }
+    if (leg.box().isPresent()) {
+      return UNKNOWN; // the way there is the bank's cable, and the box stands at the prop
+    }
+    Optional<String> from =
+        index == 0
+            ? controller.settings().zone()
+            : plan.existingPiece(run.legs().get(index - 1).piece()).prop().zone();
+    Optional<String> to = plan.existingPiece(leg.piece()).prop().zone();
+    return metresBetween(plan, from, to)
+        .filter(metres -> metres > 0)
+        .map(metres -> new Cable(Math.ceil(metres * DETOUR), Origin.ESTIMATED))
+        .orElse(UNKNOWN);
+  }
+
+  /** As the crow flies (m), where both zones have a position; 0 inside one zone. */
+  public static Optional<Double> metresBetween(
+      Plan plan, Optional<String> from, Optional<String> to) {
+    Optional<Zone> a = from.flatMap(plan::zone);
+    Optional<Zone> b = to.flatMap(plan::zone);
+    if (a.isEmpty() || b.isEmpty()) {
+      return Optional.empty();
+    }
+    return a.get().metresTo(b.get());
+  }
+}

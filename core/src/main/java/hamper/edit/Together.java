@@ -1,0 +1,44 @@
+package hamper.edit;
+
+import hamper.display.Display;
+import hamper.display.Plan;
+import hamper.value.RefusedException;
+import hamper.value.Require;
+import java.util.List;
+
+/**
+ * Several edits as one step: made one after another, or none of them.
+ *
+ * @param title what they do in all, as the undo button says it
+ */
+public record Together(String title, List<Edit> edits) implements Edit {
+  /** Most edits in one step. */
+  public static final int MOST = 1000;
+
+  public Together {
+    Require.name("title", title);
+    edits = List.copyOf(edits);
+    Require.inRange("edits", edits.size(), 1, MOST);
+  }
+
+  /**
+   * @throws RefusedException with the place of the edit that cannot be
+   */
+  @Override
+  public Display change(Plan plan) {
+    Plan now = plan;
+    for (int i = 0; i < edits.size(); i++) {
+      try {
+        now = now.with(edits.get(i).change(now));
+      } catch (RefusedException e) {
+        throw e.within("edits[%d]".formatted(i));
+      }
+    }
+    return now.display();
+  }
+
+  @Override
+  public String label(Plan plan) {
+    return title;
+  }
+}

@@ -1,0 +1,111 @@
+package hamper.network;
+
+import hamper.address.IpAddress;
+import hamper.display.Adapter;
+import hamper.display.Controller;
+import hamper.display.Display;
+import hamper.display.Subnet;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * The addresses of one subnet in order, with who has them.
+ *
+ * @param first address that a device may have
+ * @param last one, included
+ * @param occupants by address
+ * @param clashes addresses that more than one device has
+ * @param nextFree the lowest address that no device has and DHCP does not give out, the first one
+ *     left to a router; left out where there is none
+ */
+public record AddressLine(
+    Subnet subnet,
+    IpAddress first,
+    IpAddress last,
+    List<Occupant> occupants,
+    List<IpAddress> clashes,
+    Optional<IpAddress> nextFree) {
+
+  /** One line for each subnet, in the display's order. */
+  public static List<AddressLine> of(Display display) {
+    List<Occupant> all = occupants(display);
+    return display.subnets().stream().map(subnet -> of(subnet, all)).toList();
+  }
+
+  /** Devices whose address lies in no subnet, by address. */
+  public static List<Occupant> outside(Display display) {
+    return occupants(display).stream()
+        .filter(one -> display.subnets().stream().noneMatch(net -> net.contains(one.address())))
+        .toList();
+  }
+
+  private static AddressLine of(Subnet subnet, List<Occupant> all) {
+    List<Occupant> here = all.stream().filter(one -> subnet.contains(one.address())).toList();
+    return new AddressLine(
+        subnet,
+        subnet.firstDevice(),
+        subnet.lastDevice(),
+        here,
+        clashes(here),
+        nextFree(subnet, here));
+  }
+
+  /** By address; one device that names its address twice, as itself and as an adapter, is one. */
+  private static List<Occupant> occupants(Display display) {
+    List<Occupant> all = new ArrayList<>();
+    for (Controller controller : display.controllers()) {
+      String name = controller.tag() + " " + controller.name();
+      controller
+          .address()
+          .ifPresent(
+              address -> all.add(new Occupant(controller.id(), Optional.empty(), name, address)));
+      List<Adapter> adapters = controller.adapters();
+      for (int i = 0; i < adapters.size(); i++) {
+        Adapter adapter = adapters.get(i);
+        if (!controller.address().equals(Optional.of(adapter.address()))) {
+          all.add(
+              new Occupant(
+                  controller.id(),
+                  Optional.of(i),
+                  "%s, %s".formatted(name, adapter.name()),
+                  adapter.address()));
+        }
+      }
+    }
+    all.sort((a, b) -> a.address().compareTo(b.address()));
+    return all;
+  }
+
+  private static List<IpAddress> clashes(List<Occupant> here) {
+    TreeMap<IpAddress, Set<String>> devices = new TreeMap<>();
+    for (Occupant one : here) {
+      devices
+          .computeIfAbsent(one.address(), address -> new HashSet<>())
+          .add(one.controller() + one.adapter().map(i -> "#" + i).orElse(""));
+    }
+    return devices.entrySet().stream()
+        .filter(entry -> entry.getValue().size() > 1)
+        .map(entry -> entry.getKey())
+        .toList();
+  }
+
+  private static Optional<IpAddress> nextFree(Subnet subnet, List<Occupant> here) {
+    Set<Long> taken = new HashSet<>();
+    here.forEach(one -> taken.add(one.address().bits()));
+    long dhcpEnd = subnet.dhcpLast().map(IpAddress::bits).orElse(-1L);
+    // the first address is where people look for the router
+    for (long bits = subnet.firstDevice().bits() + 1; bits <= subnet.lastDevice().bits(); bits++) {
+      IpAddress candidate = IpAddress.ofBits(bits);
+      if (subnet.givesOut(candidate)) {
+        bits = dhcpEnd;
+      } else if (!taken.contains(bits)) {
+        return Optional.of(candidate);
+      }
+    }
+    return Optional.empty();
+  }
+}
