@@ -1,4 +1,15 @@
-import type { Delta, DisplayView, Edit, HandoverView, Listed, Preview } from './types'
+import type {
+  CatalogueView,
+  Delta,
+  DisplayView,
+  Edit,
+  HandoverView,
+  Header,
+  Listed,
+  MachineAdapter,
+  Preview,
+  RowsView,
+} from './types'
 
 /** An error as the server words it (RFC 9457). */
 export class Problem extends Error {
@@ -48,9 +59,32 @@ function post<T>(path: string, body: unknown, signal?: AbortSignal): Promise<T> 
 /** Most bytes of a display file; the server refuses more. */
 export const MOST_FILE_BYTES = 20 * 1024 * 1024
 
+/** Sends a file as it is; one that the server would not read to its end is refused here. */
+function sendFile<T>(path: string, file: Blob, signal?: AbortSignal): Promise<T> {
+  if (file.size > MOST_FILE_BYTES) {
+    const size = file.size.toLocaleString('en')
+    const allowed = MOST_FILE_BYTES.toLocaleString('en')
+    const message = `${size} bytes; allowed are ${allowed}. Split it, or leave out what is not planned here`
+    return Promise.reject(
+      new Problem(422, {
+        title: 'This file cannot be used; nothing was stored',
+        detail: `file: ${message}`,
+        reasons: [{ place: 'file', message }],
+      }),
+    )
+  }
+  return ask<T>(path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/octet-stream' },
+    body: file,
+    signal,
+  })
+}
+
 export const api = {
   displays: () => ask<Listed[]>('/displays'),
-  create: (name: string) => post<Listed>('/displays', { name }),
+  create: (name: string, copyOf?: string) => post<Listed>('/displays', { name, copyOf }),
+  demo: () => post<Listed>('/displays/demo', {}),
   display: (id: string) => ask<DisplayView>(`/displays/${id}`),
   edit: (id: string, version: number, edit: Edit) =>
     post<Delta>(`/displays/${id}/edits`, { version, edit }),
@@ -59,24 +93,14 @@ export const api = {
   preview: (id: string, edit: Edit, signal?: AbortSignal) =>
     post<Preview>(`/displays/${id}/preview`, { edit }, signal),
   handover: (id: string) => ask<HandoverView>(`/displays/${id}/handover`),
-  importFile(file: File): Promise<Listed> {
-    if (file.size > MOST_FILE_BYTES) {
-      const size = file.size.toLocaleString('en')
-      const allowed = MOST_FILE_BYTES.toLocaleString('en')
-      const message = `${size} bytes; allowed are ${allowed}. Split the display, or leave out what is not planned here`
-      return Promise.reject(
-        new Problem(422, {
-          title: 'This file cannot be used; nothing was stored',
-          detail: `file: ${message}`,
-          reasons: [{ place: 'file', message }],
-        }),
-      )
-    }
-    return ask<Listed>('/displays/import', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: file,
-    })
-  },
+  importFile: (file: File) => sendFile<Listed>('/displays/import', file),
+  catalogue: (id: string) => ask<CatalogueView>(`/displays/${id}/catalogue`),
+  addToCatalogue: (id: string, version: number, file: File) =>
+    sendFile<Delta>(`/displays/${id}/catalogue?version=${version}`, file),
+  readRows: (id: string, rows: Blob, header: Header, signal?: AbortSignal) =>
+    sendFile<RowsView>(`/displays/${id}/props/rows/preview?header=${header}`, rows, signal),
+  addRows: (id: string, version: number, rows: Blob, header: Header) =>
+    sendFile<Delta>(`/displays/${id}/props/rows?header=${header}&version=${version}`, rows),
+  machineAdapters: () => ask<MachineAdapter[]>('/machine/adapters'),
   events: (id: string) => new EventSource(`/api/displays/${id}/events`),
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { ControllerView, Finding } from '../api/types'
+import { counted } from '../parts/words'
 import MiniRibbon from '../ribbon/MiniRibbon.vue'
 import { reachOf } from '../ribbon/geometry'
 import { useGoThere } from '../shell/goThere'
@@ -22,38 +23,59 @@ const pixels = computed(() => {
   return all
 })
 
-/** What is left in each step of the work, in its order. */
+/** What is left in each step of the work, in its order; each leads to where it is done. */
 const steps = computed(() => {
-  const addressless = driving.value.filter((view) => !view.controller.settings.address)
+  const hosts = controllers.value.length - driving.value.length
+  const addressless = driving.value.filter(
+    (view) => !view.controller.settings.address && view.controller.settings.transport === 'UNICAST',
+  )
   const sourceless = driving.value.filter((view) => !view.controller.settings.source)
+  const { lines, outside } = display.view!.network
+  const clashes = lines.flatMap((line) => line.clashes)
   const all = display.pieces.size
+  const list = (...parts: (string | false)[]) => parts.filter(Boolean).join(', ')
   return [
     {
+      title: 'Network',
+      to: 'network',
+      done: lines.length > 0 && addressless.length + outside.length + clashes.length === 0,
+      text: list(
+        lines.length ? counted(lines.length, 'subnet') : 'no subnet yet',
+        addressless.length > 0 && `${addressless.length} without an address`,
+        outside.length > 0 && `${outside.length} in no subnet`,
+        clashes.length > 0 && counted(clashes.length, 'clash', 'clashes'),
+      ),
+    },
+    {
       title: 'Controllers',
-      done: driving.value.length > 0 && addressless.length + sourceless.length === 0,
-      text: driving.value.length
-        ? [
-            `${driving.value.length} placed`,
-            addressless.length && `${addressless.length} without an address`,
-            sourceless.length && `${sourceless.length} without a source`,
-          ]
-            .filter(Boolean)
-            .join(', ')
-        : 'none yet',
+      to: 'controllers',
+      done: driving.value.length > 0 && hosts > 0 && sourceless.length === 0,
+      text: list(
+        driving.value.length ? `${driving.value.length} placed` : 'none yet',
+        hosts === 0 && 'no computer that sends',
+        sourceless.length > 0 && `${sourceless.length} without a source`,
+      ),
     },
     {
       title: 'Props',
+      to: 'props',
       done: all > 0,
-      text: `${display.view!.props.length} props, ${pixels.value.toLocaleString('en')} pixels`,
+      text: all
+        ? `${counted(display.view!.props.length, 'prop')}, ${counted(pixels.value, 'pixel')}`
+        : 'none yet: type or paste them',
     },
     {
-      title: 'Patching',
+      title: 'Patch',
+      to: 'patch',
       done: all > 0 && display.loose.length === 0,
-      text: `${all - display.loose.length} of ${all} pieces hang on a port`,
+      text: all
+        ? `${all - display.loose.length} of ${counted(all, 'piece')} hang on a port`
+        : 'nothing to hang yet',
     },
     {
       title: 'Findings',
-      done: display.view!.findings.length === 0,
+      to: undefined,
+      done: all > 0 && display.view!.findings.length === 0,
       text: display.view!.findings.length
         ? `${display.view!.findings.length} to look at`
         : 'nothing is wrong',
@@ -90,8 +112,15 @@ function free(view: ControllerView): string {
     <h1>{{ display.view!.name }}</h1>
     <ol class="steps" aria-label="What is left">
       <li v-for="step in steps" :key="step.title" :class="{ done: step.done }">
-        <strong>{{ step.done ? '✓' : '○' }} {{ step.title }}</strong>
-        <span>{{ step.text }}</span>
+        <component
+          :is="step.to ? 'router-link' : 'button'"
+          v-bind="step.to ? { to: { name: step.to } } : { type: 'button' }"
+          class="step"
+          @click="step.to || (shell.findingsOpen = true)"
+        >
+          <strong>{{ step.done ? '✓' : '○' }} {{ step.title }}</strong>
+          <span>{{ step.text }}</span>
+        </component>
       </li>
     </ol>
 
@@ -112,10 +141,11 @@ function free(view: ControllerView): string {
     <div v-if="controllers.length === 0" class="none">
       <h2>Nothing is planned yet</h2>
       <p class="quiet">
-        Open a display file from the menu at the top left, or send edits over the API (<span
-          class="mono"
-          >/api/openapi</span
-        >).
+        Begin with whatever you know first: the devices in
+        <router-link :to="{ name: 'controllers' }">Controllers</router-link>, what there is to light
+        in <router-link :to="{ name: 'props' }">Props</router-link>, or the addresses in
+        <router-link :to="{ name: 'network' }">Network</router-link>. The line above says what is
+        still missing.
       </p>
     </div>
     <table v-else class="list">
@@ -186,17 +216,30 @@ function free(view: ControllerView): string {
 .steps {
   list-style: none;
   display: grid;
-  grid-template-columns: repeat(4, 1fr);
+  grid-template-columns: repeat(5, 1fr);
   gap: 0;
   border: 1px solid var(--line);
   border-radius: 6px;
   background: rgb(var(--v-theme-surface));
 }
-.steps li {
+.step {
   display: grid;
   gap: 2px;
+  width: 100%;
+  height: 100%;
   padding: 10px 16px;
   font-size: 13px;
+  color: inherit;
+  text-align: left;
+  text-decoration: none;
+}
+.step:hover {
+  background: rgb(var(--v-theme-surface-variant));
+}
+.none a {
+  color: var(--copper);
+}
+.steps li {
   border-left: 1px solid var(--line);
 }
 .steps li:first-child {

@@ -11,7 +11,7 @@ import { usePatchKeys, type Cell } from './patch/keys'
 import LegGlass from './patch/LegGlass.vue'
 import PieceTray from './patch/PieceTray.vue'
 import PortLane from './patch/PortLane.vue'
-import { useWindowing } from './patch/windowing'
+import { useWindowing } from '../parts/windowing'
 
 type Row =
   | { kind: 'head'; key: string; height: number; view: ControllerView }
@@ -29,6 +29,8 @@ type Row =
 
 const LABEL = 86
 const METERS = 284
+/** Room under the glass, by what hangs there. */
+const GLASS = { PIXEL: 190, PANEL: 236, DMX: 140, RELAY: 84, SERIAL: 84 }
 
 const display = useDisplay()
 const patching = usePatching()
@@ -66,7 +68,8 @@ function rowsOf(view: ControllerView): Row[] {
     all.push({ kind: 'lane', key: portKey(lane.port), height: 35, view, lane })
     const leg = lane.legs.find((one) => one.piece === patching.glass)
     if (leg) {
-      all.push({ kind: 'glass', key: `g${leg.piece}`, height: 190, view, lane, leg })
+      const height = GLASS[lane.port.kind]
+      all.push({ kind: 'glass', key: `g${leg.piece}`, height, view, lane, leg })
     }
   }
   if (view.block.channels > 0) {

@@ -1,113 +1,104 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { LegView, Wall } from '../api/types'
+import type { GridOrder, Wall, WallView } from '../api/types'
 
-/** A wall from the front: its panels and cards, and the way its pixels are run through. */
-const props = defineProps<{ wall: Wall; leg: LegView }>()
+/**
+ * A wall from the front: its panels in the order of their chain, its cards, and the way its pixels
+ * are run through. The corners are buttons: the one that is pressed has the first pixel.
+ */
+const props = defineProps<{ wall: Wall; view: WallView }>()
+const emit = defineEmits<{ corner: [start: GridOrder['start']] }>()
 
-const HEIGHT = 120
+const HEIGHT = 150
+const MOST_WIDTH = 420
+const scale = computed(() => Math.min(HEIGHT / props.view.height, MOST_WIDTH / props.view.width))
+const width = computed(() => Math.max(60, props.view.width * scale.value))
+const height = computed(() => Math.max(40, props.view.height * scale.value))
 const panels = computed(() => props.wall.panels)
-const columns = computed(() => panels.value?.columns ?? 1)
-const rows = computed(() => panels.value?.rows ?? 1)
-/** Width by height; what the panels, the resolution or size and pitch make it. */
-const size = computed(() => {
-  const { resolution, size: area, pitchMillimetres } = props.wall
-  if (panels.value) {
-    return {
-      width: panels.value.columns * panels.value.panelWidth,
-      height: panels.value.rows * panels.value.panelHeight,
-    }
+
+/** Middles of the cells of the way, line by line; a line that does not turn back starts anew. */
+const strokes = computed(() => {
+  const { columns, rows, way } = props.view
+  const points = way.map(
+    (cell) =>
+      `${((cell.column + 0.5) / columns) * width.value},${((cell.row + 0.5) / rows) * height.value}`,
+  )
+  const length = props.wall.order.lines === 'ROWS' ? columns : rows
+  if (props.wall.order.serpentine) {
+    return [points.join(' ')]
   }
-  const pitch = pitchMillimetres ?? 1
-  return (
-    resolution ?? {
-      width: Math.floor(area!.widthMillimetres / pitch + 1e-9),
-      height: Math.floor(area!.heightMillimetres / pitch + 1e-9),
-    }
+  return Array.from({ length: Math.ceil(points.length / length) }, (_, i) =>
+    points.slice(i * length, (i + 1) * length).join(' '),
   )
 })
-const width = computed(() => Math.min(460, (HEIGHT * size.value.width) / size.value.height))
+const begin = computed(() => strokes.value[0].split(' ')[0].split(',').map(Number))
 
-/** A few lines of the way through the pixels: more would be a grey field. */
-const path = computed(() => {
-  const { start, lines, serpentine } = props.wall.order
-  const right = start.endsWith('RIGHT')
-  const bottom = start.startsWith('BOTTOM')
-  const count = 5
-  const points: string[] = []
-  for (let line = 0; line < count; line++) {
-    const across = (line + 0.5) / count
-    const back = serpentine && line % 2 === 1
-    for (const end of back ? [0.97, 0.03] : [0.03, 0.97]) {
-      const [u, v] = lines === 'ROWS' ? [end, across] : [across, end]
-      points.push(`${(right ? 1 - u : u) * width.value},${(bottom ? 1 - v : v) * HEIGHT}`)
-    }
-  }
-  return points
-})
-const strokes = computed(() =>
-  props.wall.order.serpentine
-    ? [path.value.join(' ')]
-    : path.value.flatMap((point, i) => (i % 2 ? [] : [`${point} ${path.value[i + 1]}`])),
-)
-const begin = computed(() => path.value[0].split(',').map(Number))
-const cards = computed(() => panels.value?.cards ?? [])
 function cardOfRow(row: number): number {
-  return cards.value.findIndex((card) => card.rows.includes(row))
+  return panels.value?.cards.findIndex((card) => card.rows.includes(row)) ?? 0
 }
-const at = computed(() => props.leg.sections[0])
+const corners = [
+  { start: 'TOP_LEFT', title: 'top left', x: 0, y: 0 },
+  { start: 'TOP_RIGHT', title: 'top right', x: 1, y: 0 },
+  { start: 'BOTTOM_LEFT', title: 'bottom left', x: 0, y: 1 },
+  { start: 'BOTTOM_RIGHT', title: 'bottom right', x: 1, y: 1 },
+] as const
 </script>
 
 <template>
-  <div class="wall">
+  <div class="front" :style="{ width: `${width + 28}px`, height: `${height + 28}px` }">
     <svg
       :width="width"
-      :height="HEIGHT"
+      :height="height"
       role="img"
-      :aria-label="`${size.width} by ${size.height} pixels from ${wall.order.start}`"
+      :aria-label="`${view.width} by ${view.height} pixels, from the front`"
     >
-      <g v-for="row in rows" :key="row">
-        <rect
-          v-for="column in columns"
-          :key="column"
-          :x="((column - 1) * width) / columns"
-          :y="((row - 1) * HEIGHT) / rows"
-          :width="width / columns"
-          :height="HEIGHT / rows"
-          class="panel"
-          :class="{ second: cardOfRow(row) % 2 === 1 }"
-        />
-      </g>
+      <template v-if="panels">
+        <g v-for="(number, i) in view.panelNumbers" :key="i">
+          <rect
+            :x="((i % panels.columns) * width) / panels.columns"
+            :y="(Math.floor(i / panels.columns) * height) / panels.rows"
+            :width="width / panels.columns"
+            :height="height / panels.rows"
+            class="panel"
+            :class="{ second: cardOfRow(Math.floor(i / panels.columns) + 1) % 2 === 1 }"
+          />
+          <text
+            :x="(((i % panels.columns) + 1) * width) / panels.columns - 4"
+            :y="((Math.floor(i / panels.columns) + 1) * height) / panels.rows - 4"
+            class="chain mono"
+          >
+            {{ number }}
+          </text>
+        </g>
+      </template>
+      <rect v-else x="0" y="0" :width="width" :height="height" class="panel" />
       <polyline v-for="stroke in strokes" :key="stroke" :points="stroke" class="way" />
       <circle :cx="begin[0]" :cy="begin[1]" r="5" class="begin" />
     </svg>
-    <dl class="mono">
-      <dt>{{ size.width }} × {{ size.height }} pixels</dt>
-      <dd>
-        {{ at?.start }} – {{ at?.end }} · {{ at?.channels }} channels{{ at?.held ? ', held' : '' }}
-      </dd>
-      <dd>
-        first pixel {{ wall.order.start.toLowerCase().replace('_', ' ') }},
-        {{ wall.order.lines === 'ROWS' ? 'row by row' : 'column by column'
-        }}{{ wall.order.serpentine ? ', back and forth' : '' }}
-      </dd>
-      <dd v-if="panels">
-        {{ columns }} × {{ rows }} panels of {{ panels.panelWidth }} × {{ panels.panelHeight }}
-      </dd>
-      <dd v-for="card in cards" :key="card.name">
-        {{ card.name }}: rows {{ card.rows.join(', ') }} ·
-        {{ card.rows.length * size.width * panels!.panelHeight }} of {{ card.mostPixels }} px ·
-        {{ card.refreshHertz }} Hz
-      </dd>
-    </dl>
+    <button
+      v-for="corner in corners"
+      :key="corner.start"
+      type="button"
+      class="corner"
+      :class="{ first: wall.order.start === corner.start }"
+      :style="{ left: `${corner.x * (width + 14)}px`, top: `${corner.y * (height + 14)}px` }"
+      :aria-pressed="wall.order.start === corner.start"
+      :aria-label="`First pixel ${corner.title}`"
+      :title="`First pixel ${corner.title}`"
+      @click="emit('corner', corner.start)"
+    />
   </div>
 </template>
 
 <style scoped>
-.wall {
-  display: flex;
-  gap: 24px;
-  padding: 4px 0;
+.front {
+  position: relative;
+  flex: none;
+}
+svg {
+  position: absolute;
+  left: 14px;
+  top: 14px;
 }
 .panel {
   fill: color-mix(in srgb, var(--copper) 10%, transparent);
@@ -116,23 +107,32 @@ const at = computed(() => props.leg.sections[0])
 .panel.second {
   fill: color-mix(in srgb, var(--copper) 24%, transparent);
 }
+.chain {
+  font-size: 10px;
+  text-anchor: end;
+  fill: var(--quiet);
+}
 .way {
   fill: none;
   stroke: rgb(var(--v-theme-on-surface));
-  stroke-width: 1.4;
+  stroke-width: 1.2;
+  opacity: 0.75;
 }
 .begin {
   fill: var(--copper);
 }
-dl {
-  font-size: 12px;
-  line-height: 18px;
+.corner {
+  position: absolute;
+  width: 14px;
+  height: 14px;
+  border: 2px solid var(--line-strong);
+  border-radius: 2px;
 }
-dt {
-  font-size: 14px;
-  font-weight: 500;
+.corner:hover,
+.corner.first {
+  border-color: var(--copper);
 }
-dd {
-  margin: 0;
+.corner.first {
+  background: var(--copper);
 }
 </style>

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import {
+  mdiCubeOutline,
+  mdiExpansionCardVariant,
+  mdiLan,
   mdiSendVariantOutline,
   mdiTransitConnectionHorizontal,
   mdiViewDashboardOutline,
@@ -8,6 +11,9 @@ import {
 /** The places, in the order of the work. */
 const places = [
   { name: 'overview', title: 'Overview', icon: mdiViewDashboardOutline },
+  { name: 'network', title: 'Network', icon: mdiLan },
+  { name: 'controllers', title: 'Controllers', icon: mdiExpansionCardVariant },
+  { name: 'props', title: 'Props', icon: mdiCubeOutline },
   { name: 'patch', title: 'Patch', icon: mdiTransitConnectionHorizontal },
   { name: 'handover', title: 'Handover', icon: mdiSendVariantOutline },
 ]

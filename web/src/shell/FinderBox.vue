@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiMagnify } from '@mdi/js'
 import { computed, onScopeDispose, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import { useDisplay } from '../state/display'
 import { usePatching } from '../state/patching'
 import { find, type Found } from './finder'
@@ -10,6 +11,7 @@ import { isTyping } from './undoKeys'
 const display = useDisplay()
 const patching = usePatching()
 const goThere = useGoThere()
+const router = useRouter()
 const query = ref('')
 const at = ref(0)
 const open = ref(false)
@@ -44,6 +46,8 @@ async function choose(one: Found | undefined) {
   if (one.patch) {
     await patching.patch([one.patch.piece], { port: one.patch.lane.port })
     await goThere({ piece: one.patch.piece })
+  } else if (one.to) {
+    await router.push(one.to)
   } else if (one.subject) {
     await goThere(one.subject)
   }

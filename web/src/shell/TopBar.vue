@@ -10,11 +10,11 @@ import { computed, ref } from 'vue'
 import { useDisplay } from '../state/display'
 import { useShell } from '../state/shell'
 import FinderBox from './FinderBox.vue'
+import NewDisplay from './NewDisplay.vue'
 
 const display = useDisplay()
 const shell = useShell()
-const file = ref<HTMLInputElement>()
-const naming = ref<'new' | 'rename'>()
+const asking = ref<'new' | 'rename'>()
 const name = ref('')
 
 const counts = computed(() => {
@@ -24,28 +24,15 @@ const counts = computed(() => {
 })
 const clean = computed(() => display.view?.findings.length === 0)
 
-function take(event: Event) {
-  const input = event.target as HTMLInputElement
-  const chosen = input.files?.[0]
-  if (chosen) {
-    void display.importFile(chosen)
-  }
-  // the same file may be chosen again after it was mended
-  input.value = ''
-}
-
-function ask(what: 'new' | 'rename') {
-  name.value = what === 'rename' ? display.view!.name : ''
-  naming.value = what
+function rename() {
+  name.value = display.view!.name
+  asking.value = 'rename'
 }
 
 async function settle() {
   const given = name.value.trim()
-  const what = naming.value
-  naming.value = undefined
-  if (what === 'new') {
-    await display.create(given)
-  } else if (given !== display.view!.name) {
+  asking.value = undefined
+  if (given !== display.view!.name) {
     await display.edit({ type: 'SetDisplay', name: given, settings: display.view!.settings })
   }
 }
@@ -70,10 +57,13 @@ async function settle() {
           @click="display.open(one.id)"
         />
         <v-divider class="my-1" />
-        <v-list-item title="New display…" @click="ask('new')" />
-        <v-list-item title="Open a display file…" @click="file?.click()" />
+        <v-list-item
+          title="New display…"
+          subtitle="empty, a copy, a file or the demo"
+          @click="asking = 'new'"
+        />
         <template v-if="display.view">
-          <v-list-item title="Rename this display…" @click="ask('rename')" />
+          <v-list-item title="Rename this display…" @click="rename" />
           <v-list-item
             title="Save as a display file"
             :href="`/api/displays/${display.view.id}/file`"
@@ -82,16 +72,6 @@ async function settle() {
         </template>
       </v-list>
     </v-menu>
-    <input
-      ref="file"
-      type="file"
-      accept=".json"
-      hidden
-      aria-label="Display file"
-      data-test="import-file"
-      @change="take"
-    />
-
     <FinderBox v-if="display.view" class="finder" />
     <v-spacer />
 
@@ -141,25 +121,26 @@ async function settle() {
     />
 
     <v-dialog
-      :model-value="naming !== undefined"
-      max-width="420"
-      @update:model-value="naming = undefined"
+      :model-value="asking !== undefined"
+      max-width="460"
+      @update:model-value="asking = undefined"
     >
       <v-card>
         <v-card-title class="text-body-1 font-weight-bold">
-          {{ naming === 'new' ? 'New display' : 'Rename this display' }}
+          {{ asking === 'new' ? 'New display' : 'Rename this display' }}
         </v-card-title>
         <v-card-text>
-          <form @submit.prevent="name.trim() && settle()">
+          <NewDisplay v-if="asking === 'new'" @done="asking = undefined" />
+          <form v-else @submit.prevent="name.trim() && settle()">
             <v-text-field v-model="name" label="Name" maxlength="80" autofocus />
           </form>
         </v-card-text>
         <v-card-actions>
           <v-spacer />
-          <v-btn @click="naming = undefined">Cancel</v-btn>
-          <v-btn color="primary" :disabled="!name.trim()" @click="settle">
-            {{ naming === 'new' ? 'Start' : 'Rename' }}
-          </v-btn>
+          <v-btn @click="asking = undefined">Cancel</v-btn>
+          <v-btn v-if="asking === 'rename'" color="primary" :disabled="!name.trim()" @click="settle"
+            >Rename</v-btn
+          >
         </v-card-actions>
       </v-card>
     </v-dialog>

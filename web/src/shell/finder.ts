@@ -1,3 +1,4 @@
+import type { RouteLocationRaw } from 'vue-router'
 import type { DisplayView, LaneView, LegView, Subject } from '../api/types'
 
 /** One thing that the finder offers. */
@@ -6,6 +7,8 @@ export interface Found {
   title: string
   detail: string
   subject?: Subject
+  /** A place that choosing it opens. */
+  to?: RouteLocationRaw
   /** A patch that choosing it makes: pieces to a port. */
   patch?: { piece: string; lane: LaneView }
 }
@@ -64,6 +67,70 @@ function command(display: DisplayView, text: string): Found[] {
     }))
 }
 
+const PLACES = ['Overview', 'Network', 'Controllers', 'Props', 'Patch', 'Handover']
+
+/** Places, zones, subnets, props and what a controller is fed by. */
+function elsewhere(display: DisplayView, wanted: string): Found[] {
+  const has = (...texts: (string | undefined)[]) =>
+    texts.some((text) => text?.toLowerCase().includes(wanted))
+  const found: Found[] = PLACES.filter((place) => place.toLowerCase().startsWith(wanted)).map(
+    (place) => ({
+      key: `place-${place}`,
+      title: place,
+      detail: 'go there',
+      to: { name: place.toLowerCase() },
+    }),
+  )
+  display.zones
+    .filter((zone) => has(zone.name))
+    .forEach((zone) => {
+      const first = display.props.find((view) => view.prop.zone === zone.id)
+      found.push({
+        key: `zone-${zone.id}`,
+        title: zone.name,
+        detail: 'zone',
+        to: { name: 'props', params: { prop: first?.prop.id ?? '' } },
+      })
+    })
+  display.network.lines
+    .filter(({ subnet }) => has(subnet.name, `${subnet.network}/${subnet.prefix}`))
+    .forEach(({ subnet }) =>
+      found.push({
+        key: `subnet-${subnet.id}`,
+        title: subnet.name,
+        detail: `${subnet.network}/${subnet.prefix}`,
+        to: { name: 'network' },
+      }),
+    )
+  display.props
+    .filter((view) => has(view.prop.name))
+    .forEach((view) =>
+      found.push({
+        key: `prop-${view.prop.id}`,
+        title: view.prop.name,
+        detail: 'edit the prop',
+        to: { name: 'props', params: { prop: view.prop.id } },
+      }),
+    )
+  return found
+}
+
+/** A controller's settings, as against its ports. */
+function settingsOf(display: DisplayView, wanted: string): Found[] {
+  return display.controllers
+    .filter(({ controller, modelTitle }) =>
+      [controller.tag, controller.name, controller.settings.note, modelTitle].some((text) =>
+        text.toLowerCase().includes(wanted),
+      ),
+    )
+    .map(({ controller }) => ({
+      key: `settings-${controller.id}`,
+      title: `${controller.tag} ${controller.name}`,
+      detail: 'model, mode, universes',
+      to: { name: 'controllers', params: { controller: controller.id } },
+    }))
+}
+
 function pieces(display: DisplayView) {
   return display.props.flatMap((prop) => prop.pieces)
 }
@@ -113,5 +180,6 @@ export function find(display: DisplayView, query: string): Found[] {
       })
     }
   }
+  found.push(...elsewhere(display, wanted), ...settingsOf(display, wanted))
   return found.slice(0, MOST)
 }

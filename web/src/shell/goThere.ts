@@ -10,8 +10,15 @@ export function useGoThere() {
   const patching = usePatching()
 
   return async (subject: Subject) => {
-    await router.push({ name: 'patch' })
     const piece = subject.piece
+    const view = subject.controller && display.controllerOf(subject.controller)
+    // what concerns no port is settled where controllers are, or hosts
+    const elsewhere = !piece && !subject.port && view && view.host
+    if (elsewhere) {
+      await router.push({ name: 'controllers', params: { controller: subject.controller } })
+      return
+    }
+    await router.push({ name: 'patch' })
     if (piece) {
       patching.select(piece)
       patching.glass = display.legs.has(piece) ? piece : undefined

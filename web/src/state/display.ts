@@ -2,16 +2,20 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api, Problem } from '../api/client'
 import type {
+  Controller,
+  ControllerSettings,
   ControllerView,
   Delta,
   DisplayView,
   Edit,
+  Header,
   LaneView,
   LegView,
   Listed,
   PieceView,
   PortRef,
   PixelType,
+  Prop,
   PropView,
 } from '../api/types'
 
@@ -152,6 +156,7 @@ export const useDisplay = defineStore('display', () => {
       settings: delta.settings,
       pixelTypes: delta.pixelTypes,
       zones: delta.zones,
+      network: delta.network ?? now.network,
       controllers: merge(
         now.controllers,
         delta.controllers,
@@ -189,21 +194,34 @@ export const useDisplay = defineStore('display', () => {
   const undo = () => act(api.undo, false)
   const redo = () => act(api.redo, true)
 
-  async function importFile(file: File) {
-    const added = await attempt(() => api.importFile(file))
+  /** Makes a display and opens it. */
+  async function begin(make: () => Promise<Listed>) {
+    const added = await attempt(make)
     if (added) {
       await loadList()
       await open(added.id)
       said.value = { text: `${added.name} was added`, canUndo: false }
     }
   }
+  const create = (name: string, copyOf?: string) => begin(() => api.create(name, copyOf))
+  const addDemo = () => begin(api.demo)
+  const importFile = (file: File) => begin(() => api.importFile(file))
 
-  async function create(name: string) {
-    const added = await attempt(() => api.create(name))
-    if (added) {
-      await loadList()
-      await open(added.id)
-    }
+  const addRows = (rows: Blob, header: Header) =>
+    act((id, version) => api.addRows(id, version, rows, header), true)
+  const addToCatalogue = (file: File) =>
+    act((id, version) => api.addToCatalogue(id, version, file), true)
+
+  /** Changes what is set for a controller; everything else of it stays. */
+  function set(id: string, settings: Partial<ControllerSettings>) {
+    const { controller } = controllerOf(id)!
+    return put({ ...controller, settings: { ...controller.settings, ...settings } })
+  }
+  const put = (controller: Controller) => edit({ type: 'PutController', controller })
+  const putProps = (changed: Prop[]) => edit({ type: 'PutProps', props: changed })
+
+  function zoneName(zone?: string): string {
+    return view.value?.zones.find((one) => one.id === zone)?.name ?? ''
   }
 
   return {
@@ -229,5 +247,12 @@ export const useDisplay = defineStore('display', () => {
     redo,
     importFile,
     create,
+    addDemo,
+    addRows,
+    addToCatalogue,
+    set,
+    put,
+    putProps,
+    zoneName,
   }
 })

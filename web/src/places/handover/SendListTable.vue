@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { SendLine } from '../../api/types'
+import { PROTOCOLS } from '../../parts/words'
 
 /** What the sources have to be told: which universes or bytes go to which address. */
 defineProps<{ lines: SendLine[] }>()
-const protocols = { E131: 'E1.31', ARTNET: 'Art-Net', DDP: 'DDP', NONE: 'none' }
 </script>
 
 <template>
@@ -27,7 +27,7 @@ const protocols = { E131: 'E1.31', ARTNET: 'Art-Net', DDP: 'DDP', NONE: 'none' }
         <td>
           <strong>{{ line.controller }}</strong>
         </td>
-        <td>{{ protocols[line.protocol] }}, {{ line.transport.toLowerCase() }}</td>
+        <td>{{ PROTOCOLS[line.protocol] }}, {{ line.transport.toLowerCase() }}</td>
         <td class="mono">{{ line.destination }}</td>
         <td class="mono">
           <template v-if="line.firstUniverse !== undefined">

@@ -2,6 +2,7 @@
 import { mdiChevronDown, mdiChevronRight, mdiWifi } from '@mdi/js'
 import { computed } from 'vue'
 import type { ControllerView } from '../../api/types'
+import { PROTOCOLS } from '../../parts/words'
 import MiniRibbon from '../../ribbon/MiniRibbon.vue'
 
 const props = defineProps<{
@@ -13,12 +14,11 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ fold: [] }>()
 
-const protocols = { E131: 'E1.31', ARTNET: 'Art-Net', DDP: 'DDP', NONE: 'host' }
 const facts = computed(() => {
   const { settings } = props.view.controller
   const block = props.view.block
   return [
-    protocols[props.view.protocol],
+    PROTOCOLS[props.view.protocol],
     block.from !== undefined ? `${block.from} – ${block.to}` : '',
     settings.address ?? (props.view.host ? '' : 'no address'),
   ]

@@ -22,6 +22,7 @@ import java.util.Optional;
  * @param brightness percent; left out: 30
  * @param source the id of the host that feeds it
  * @param zone the id of the zone where it hangs
+ * @param note for people, such as where its box stands; may be empty
  */
 public record ControllerSettings(
     Optional<String> mode,
@@ -36,13 +37,50 @@ public record ControllerSettings(
     int reserveChannels,
     Optional<Integer> brightness,
     Optional<String> source,
-    Optional<String> zone) {
+    Optional<String> zone,
+    String note) {
+  /** Longest note, in characters. */
+  public static final int LONGEST_NOTE = 400;
+
   public ControllerSettings {
+    Require.text("note", note, LONGEST_NOTE);
     Require.inRange("firstUniverse", firstUniverse, 0, 63_999);
     Require.inRange("universeSize", universeSize, 6, 512);
     Require.inRange("reserveUniverses", reserveUniverses, 0, 64_000);
     Require.inRange("reserveChannels", reserveChannels, 0, Hold.MOST_CHANNELS);
     Require.inRange("brightness", brightness, 0, 100);
+  }
+
+  /** Without a note. */
+  public ControllerSettings(
+      Optional<String> mode,
+      Protocol protocol,
+      Transport transport,
+      Optional<IpAddress> address,
+      Optional<Integer> firstUniverse,
+      int universeSize,
+      Optional<Packing> packing,
+      Optional<PortStart> portStart,
+      int reserveUniverses,
+      int reserveChannels,
+      Optional<Integer> brightness,
+      Optional<String> source,
+      Optional<String> zone) {
+    this(
+        mode,
+        protocol,
+        transport,
+        address,
+        firstUniverse,
+        universeSize,
+        packing,
+        portStart,
+        reserveUniverses,
+        reserveChannels,
+        brightness,
+        source,
+        zone,
+        "");
   }
 
   /** E1.31 or another protocol by unicast, everything else assigned or by default. */
@@ -149,6 +187,7 @@ public record ControllerSettings(
         newReserveChannels,
         brightness,
         source,
-        newZone);
+        newZone,
+        note);
   }
 }

@@ -19,8 +19,8 @@ import java.util.TreeMap;
  * @param last one, included
  * @param occupants by address
  * @param clashes addresses that more than one device has
- * @param nextFree the lowest address that no device has and DHCP does not give out, the first one
- *     left to a router; left out where there is none
+ * @param free the lowest addresses that no device has and DHCP does not give out, at most {@link
+ *     #MOST_FREE}; the very first one of the subnet is left to a router
  */
 public record AddressLine(
     Subnet subnet,
@@ -28,7 +28,9 @@ public record AddressLine(
     IpAddress last,
     List<Occupant> occupants,
     List<IpAddress> clashes,
-    Optional<IpAddress> nextFree) {
+    List<IpAddress> free) {
+  /** As many as are given to devices that are added at once. */
+  public static final int MOST_FREE = 100;
 
   /** One line for each subnet, in the display's order. */
   public static List<AddressLine> of(Display display) {
@@ -46,12 +48,7 @@ public record AddressLine(
   private static AddressLine of(Subnet subnet, List<Occupant> all) {
     List<Occupant> here = all.stream().filter(one -> subnet.contains(one.address())).toList();
     return new AddressLine(
-        subnet,
-        subnet.firstDevice(),
-        subnet.lastDevice(),
-        here,
-        clashes(here),
-        nextFree(subnet, here));
+        subnet, subnet.firstDevice(), subnet.lastDevice(), here, clashes(here), free(subnet, here));
   }
 
   /** By address; one device that names its address twice, as itself and as an adapter, is one. */
@@ -93,19 +90,23 @@ public record AddressLine(
         .toList();
   }
 
-  private static Optional<IpAddress> nextFree(Subnet subnet, List<Occupant> here) {
+  private static List<IpAddress> free(Subnet subnet, List<Occupant> here) {
     Set<Long> taken = new HashSet<>();
     here.forEach(one -> taken.add(one.address().bits()));
     long dhcpEnd = subnet.dhcpLast().map(IpAddress::bits).orElse(-1L);
+    long last = subnet.lastDevice().bits();
+    List<IpAddress> free = new ArrayList<>();
     // the first address is where people look for the router
-    for (long bits = subnet.firstDevice().bits() + 1; bits <= subnet.lastDevice().bits(); bits++) {
+    for (long bits = subnet.firstDevice().bits() + 1;
+        bits <= last && free.size() < MOST_FREE;
+        bits++) {
       IpAddress candidate = IpAddress.ofBits(bits);
       if (subnet.givesOut(candidate)) {
         bits = dhcpEnd;
       } else if (!taken.contains(bits)) {
-        return Optional.of(candidate);
+        free.add(candidate);
       }
     }
-    return Optional.empty();
+    return free;
   }
 }

@@ -114,13 +114,13 @@ class ApiTest {
             "{\"type\":\"RemoveController\",\"controller\":\"k5\"}",
             "{\"type\":\"MoveController\",\"controller\":\"k4\",\"index\":1}",
             "{\"type\":\"PutZone\",\"zone\":{\"id\":\"pier\",\"name\":\"Pier\",\"eastMetres\":4.5}}",
-            "{\"type\":\"PutProp\",\"prop\":{\"id\":\"bell\",\"name\":\"Bell\",\"zone\":\"pier\","
+            "{\"type\":\"PutProps\",\"props\":[{\"id\":\"bell\",\"name\":\"Bell\",\"zone\":\"pier\","
                 + "\"pieces\":[{\"kind\":\"circuit\",\"id\":\"bell-1\",\"name\":\"lamp\",\"threshold\":9,"
-                + "\"safeOn\":true}]}}",
+                + "\"safeOn\":true}]}]}",
             "{\"type\":\"PutController\",\"controller\":{\"id\":\"k9\",\"tag\":\"K9\",\"name\":\"Pier\","
                 + "\"model\":\"ostrand-five\",\"settings\":{\"protocol\":\"E131\",\"transport\":\"MULTICAST\","
                 + "\"universeSize\":510,\"reserveUniverses\":3,\"reserveChannels\":0,\"packing\":\"WHOLE_PIXEL\","
-                + "\"zone\":\"pier\"},\"inputs\":[{\"firstUniverse\":40,\"count\":2,\"size\":510}],\"runs\":[],"
+                + "\"zone\":\"pier\",\"note\":\"under the stairs\"},\"inputs\":[{\"firstUniverse\":40,\"count\":2,\"size\":510}],\"runs\":[],"
                 + "\"sending\":{\"fromStorage\":true,\"backup\":\"h2\",\"fullUniverses\":true,"
                 + "\"synchronization\":77,\"hostName\":\"pier\"},\"adapters\":[{\"name\":\"eth\","
                 + "\"address\":\"198.51.100.77\"}],\"cables\":[{\"bank\":1,\"box\":1,\"metres\":7.5}]}}",
@@ -177,8 +177,8 @@ class ApiTest {
     assertThat(pixels.body().get("allowed").asString()).contains("1 to 100000");
     assertThat(edit(1, patch("nobody", 10)).body().get("detail").asString())
         .contains("no piece of this display has this id");
-    Answer missing = edit(1, "{\"type\":\"SetGap\",\"piece\":\"winch-1\",\"nullPixels\":1}");
-    assertThat(missing.body().get("field").asString()).isEqualTo("edit.cableMetres");
+    Answer missing = edit(1, "{\"type\":\"SetGap\",\"piece\":\"winch-1\",\"cableMetres\":1}");
+    assertThat(missing.body().get("field").asString()).isEqualTo("edit.nullPixels");
     assertThat(edit(1, "{\"type\":\"Juggle\"}").status()).isEqualTo(422);
     assertThat(whole().get("version").asInt()).isEqualTo(1);
   }

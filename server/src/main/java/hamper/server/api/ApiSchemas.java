@@ -40,7 +40,9 @@ class ApiSchemas implements OpenApiCustomizer {
           DisplaysController.PreviewRequest.class,
           DisplaysController.VersionRequest.class,
           HandoverController.HandoverView.class,
-          CatalogueController.CatalogueView.class);
+          CatalogueController.CatalogueView.class,
+          MachineController.MachineAdapter.class,
+          PropRowsController.RowsView.class);
   private static final Map<Class<?>, String> KINDS =
       Map.of(
           PixelString.class, "string",

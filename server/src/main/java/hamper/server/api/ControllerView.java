@@ -28,6 +28,7 @@ public record ControllerView(
   /**
    * The block of channels.
    *
+   * @param dmxUniverses the universe of each DMX port in use
    * @param from first slot as the plan writes it; left out where it has none
    * @param to last slot, included
    */
@@ -39,6 +40,7 @@ public record ControllerView(
       int flowingUniverses,
       int universeSize,
       Optional<Integer> firstUniverse,
+      List<Integer> dmxUniverses,
       Optional<Integer> displayStart,
       Optional<String> from,
       Optional<String> to) {}

@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param moved a line on which legs got other addresses; empty where none did
  * @param controllers those that look different
  * @param controllerOrder the ids of all, in list order
+ * @param network all of it, where any of it changed
  * @param findings all of them, where any changed
  */
 public record Delta(
@@ -25,6 +26,7 @@ public record Delta(
     DisplaySettings settings,
     List<PixelType> pixelTypes,
     List<Zone> zones,
+    Optional<NetworkView> network,
     List<ControllerView> controllers,
     List<String> controllerOrder,
     List<PropView> props,

@@ -5,11 +5,15 @@ import hamper.check.Checks;
 import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.edit.Edit;
+import hamper.server.api.ControllerView.BlockView;
+import hamper.server.api.Preview.BlockChange;
 import hamper.server.live.LiveDisplay;
 import hamper.server.live.Step;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -27,6 +31,7 @@ final class Deltas {
         plan.settings(),
         look.facts().plan().catalog().pixelTypes(),
         plan.zones(),
+        NetworkView.of(look.facts()),
         Views.props(look.facts()),
         Views.controllers(look.facts()),
         Checks.run(look.facts()),
@@ -47,11 +52,12 @@ final class Deltas {
         now.settings(),
         step.after().plan().catalog().pixelTypes(),
         now.zones(),
+        changed(NetworkView.of(step.before()), NetworkView.of(step.after())),
         added(Views.controllers(step.before()), controllers),
         controllers.stream().map(view -> view.controller().id()).toList(),
         added(Views.props(step.before()), props),
         props.stream().map(view -> view.prop().id()).toList(),
-        findings.equals(Checks.run(step.before())) ? Optional.empty() : Optional.of(findings),
+        changed(Checks.run(step.before()), findings),
         undo);
   }
 
@@ -63,8 +69,40 @@ final class Deltas {
         edit.label(before.plan()),
         moved(before, after),
         added(lanes(before), lanes(after)),
+        blocks(before, after),
+        unpatched(before, after),
         added(was, is),
         added(is, was));
+  }
+
+  /** Blocks that are not what they were, in list order. */
+  private static List<BlockChange> blocks(Facts before, Facts after) {
+    Map<String, BlockView> was = new HashMap<>();
+    Views.controllers(before).forEach(view -> was.put(view.controller().id(), view.block()));
+    return Views.controllers(after).stream()
+        .filter(view -> !view.block().equals(was.get(view.controller().id())))
+        .map(
+            view ->
+                new BlockChange(
+                    view.controller().id(),
+                    Optional.ofNullable(was.get(view.controller().id())),
+                    view.block()))
+        .toList();
+  }
+
+  /** Titles of pieces that hang before and not after. */
+  private static List<String> unpatched(Facts before, Facts after) {
+    return before.plan().display().props().stream()
+        .flatMap(prop -> prop.pieces().stream())
+        .filter(piece -> before.plan().leg(piece.id()).isPresent())
+        .filter(piece -> after.plan().piece(piece.id()).isPresent())
+        .filter(piece -> after.plan().leg(piece.id()).isEmpty())
+        .map(piece -> before.plan().existingPiece(piece.id()).title())
+        .toList();
+  }
+
+  private static <T> Optional<T> changed(T before, T after) {
+    return before.equals(after) ? Optional.empty() : Optional.of(after);
   }
 
   private static String moved(Facts before, Facts after) {

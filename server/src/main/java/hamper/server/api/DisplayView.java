@@ -18,6 +18,7 @@ public record DisplayView(
     DisplaySettings settings,
     List<PixelType> pixelTypes,
     List<Zone> zones,
+    NetworkView network,
     List<PropView> props,
     List<ControllerView> controllers,
     List<Finding> findings,

@@ -1,15 +1,30 @@
 package hamper.server.api;
 
 import hamper.check.Finding;
+import hamper.server.api.ControllerView.BlockView;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What an edit would do, were it made.
  *
  * @param moved a line on which legs would get other addresses
  * @param lanes that would look different
+ * @param blocks of controllers whose block would be another
+ * @param unpatched titles of pieces that would go back to the tray
  * @param found findings it would bring
  * @param cleared findings it would clear
  */
 public record Preview(
-    String label, String moved, List<LaneView> lanes, List<Finding> found, List<Finding> cleared) {}
+    String label,
+    String moved,
+    List<LaneView> lanes,
+    List<BlockChange> blocks,
+    List<String> unpatched,
+    List<Finding> found,
+    List<Finding> cleared) {
+  /**
+   * @param before left out where the controller is new
+   */
+  public record BlockChange(String controller, Optional<BlockView> before, BlockView after) {}
+}

@@ -13,6 +13,7 @@ public record PropView(Prop prop, List<PieceView> pieces) {
    * @param pixels 0 for circuits and fixtures
    * @param channels it answers to
    * @param port where it hangs; left out: in the tray
+   * @param wall what there is to draw of it, where it is a wall
    */
   public record PieceView(
       Piece piece,
@@ -21,5 +22,6 @@ public record PropView(Prop prop, List<PieceView> pieces) {
       int nullPixels,
       int channels,
       Optional<PortRef> port,
-      Optional<String> written) {}
+      Optional<String> written,
+      Optional<WallView> wall) {}
 }

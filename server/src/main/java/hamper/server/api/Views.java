@@ -10,6 +10,7 @@ import hamper.catalog.PortKind;
 import hamper.check.Facts;
 import hamper.display.BankCable;
 import hamper.display.Brightness;
+import hamper.display.Cable;
 import hamper.display.Controller;
 import hamper.display.Leg;
 import hamper.display.LegAt;
@@ -30,6 +31,7 @@ import hamper.resolve.Placement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -86,6 +88,7 @@ final class Views {
         block.flowingUniverses(),
         size,
         block.firstUniverse(),
+        block.dmxPorts().stream().map(block.dmxUniverses()::get).filter(Objects::nonNull).toList(),
         block.displayStart() > 0 ? Optional.of(block.displayStart()) : Optional.empty(),
         bytes ? Optional.of("0") : grid.map(g -> g.at(1).toString()),
         bytes
@@ -160,11 +163,13 @@ final class Views {
     Map<Integer, List<Placement>> byLeg =
         placements.stream().collect(Collectors.groupingBy(Placement::leg));
     return IntStream.range(0, run.legs().size())
-        .mapToObj(i -> leg(controller, run, run.legs().get(i), byLeg.getOrDefault(i, List.of())))
+        .mapToObj(i -> leg(controller, run, i, byLeg.getOrDefault(i, List.of())))
         .toList();
   }
 
-  private LegView leg(Controller controller, Run run, Leg leg, List<Placement> placements) {
+  private LegView leg(Controller controller, Run run, int index, List<Placement> placements) {
+    Leg leg = run.legs().get(index);
+    Cable cable = Cable.before(plan, controller, run, index);
     PieceAt at = plan.existingPiece(leg.piece());
     List<SectionView> sections =
         placements.stream().map(placement -> section(controller, at.piece(), placement)).toList();
@@ -178,7 +183,8 @@ final class Views {
         at.title(),
         at.prop().zone(),
         leg.nullPixels(),
-        leg.cableMetres(),
+        cable.metres(),
+        cable.origin(),
         leg.box(),
         leg.mirrorOf(),
         pixels,
@@ -232,7 +238,8 @@ final class Views {
         nulls,
         channels(piece),
         port,
-        port.map(plan::written));
+        port.map(plan::written),
+        piece instanceof Wall wall ? Optional.of(WallView.of(wall)) : Optional.empty());
   }
 
   private static int pixels(Piece piece) {

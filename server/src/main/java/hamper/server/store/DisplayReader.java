@@ -239,7 +239,8 @@ final class DisplayReader {
             row.getInt("reserve_channels"),
             number(row, "brightness"),
             text(row, "source_id"),
-            text(row, "zone_id")),
+            text(row, "zone_id"),
+            row.getString("note")),
         row.getBoolean("inputs_by_hand")
             ? Optional.of(parts.inputs().getOrDefault(controllerId, List.of()))
             : Optional.empty(),
@@ -257,6 +258,10 @@ final class DisplayReader {
   private static Optional<Hold> hold(ResultSet row) throws SQLException {
     Optional<Integer> universe = number(row, "hold_universe");
     return number(row, "hold_channel").map(channel -> new Hold(universe, channel));
+  }
+
+  private static Optional<Double> decimal(ResultSet row, String column) throws SQLException {
+    return Optional.ofNullable(row.getObject(column, Double.class));
   }
 
   private static Optional<Integer> number(ResultSet row, String column) throws SQLException {

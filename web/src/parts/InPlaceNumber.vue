@@ -11,7 +11,11 @@ const props = defineProps<{
   none?: string
   step?: number
 }>()
-const emit = defineEmits<{ change: [value: number | undefined] }>()
+const emit = defineEmits<{
+  change: [value: number | undefined]
+  /** While it is typed, where it is allowed; undefined when that is over. */
+  typing: [value: number | undefined]
+}>()
 
 const text = ref('')
 const field = ref<HTMLInputElement>()
@@ -27,8 +31,7 @@ function commit() {
     }
     return
   }
-  const whole = props.step !== undefined || Number.isInteger(number)
-  if (typed === '' || !whole || !(number >= props.least && number <= props.most)) {
+  if (typed === '' || !allowed(number)) {
     field.value?.setCustomValidity(
       `${typed || 'Nothing'}: allowed is ${props.least} to ${props.most}`,
     )
@@ -39,6 +42,19 @@ function commit() {
   if (number !== props.value) {
     emit('change', number)
   }
+}
+function allowed(number: number): boolean {
+  const whole = props.step !== undefined || Number.isInteger(number)
+  return whole && number >= props.least && number <= props.most
+}
+function typing() {
+  field.value?.setCustomValidity('')
+  const number = Number(text.value)
+  emit('typing', text.value.trim() && allowed(number) ? number : undefined)
+}
+function leave() {
+  emit('typing', undefined)
+  commit()
 }
 function cancel() {
   reset()
@@ -59,8 +75,8 @@ function cancel() {
     :style="{ width: `${Math.max(2, (text || none || '').length) + 1}ch` }"
     @keydown.enter.stop.prevent="commit"
     @keydown.esc.stop="cancel"
-    @input="field?.setCustomValidity('')"
-    @blur="commit"
+    @input="typing"
+    @blur="leave"
   />
 </template>
 

@@ -1,0 +1,167 @@
+package hamper.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hamper.server.Started.Answer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** A first evening over the API: new displays, rows of props, the network, the catalogue. */
+class EntryApiTest {
+  @TempDir Path data;
+  private Started server;
+  private String display;
+
+  @BeforeEach
+  void start() {
+    server = new Started(data);
+    display = server.post("/api/displays/demo", "").body().get("id").asString();
+  }
+
+  @AfterEach
+  void stop() {
+    server.close();
+  }
+
+  private Answer rows(String path, String text) {
+    return server.post(
+        "/api/displays/" + display + "/props/rows" + path, text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  private JsonNode whole() {
+    return server.get("/api/displays/" + display).body();
+  }
+
+  private Answer edit(String json) {
+    int version = whole().get("version").asInt();
+    return server.post(
+        "/api/displays/" + display + "/edits",
+        "{\"version\":%d,\"edit\":%s}".formatted(version, json));
+  }
+
+  @Test
+  void lastYearsDisplayBecomesThisYearsAndIsItsOwnFromThenOn() {
+    Answer copy =
+        server.post("/api/displays", "{\"name\":\"Quay 2027\",\"copyOf\":\"" + display + "\"}");
+    assertThat(copy.status()).isEqualTo(201);
+    assertThat(copy.body().get("props").asInt()).isEqualTo(whole().get("props").size());
+    edit("{\"type\":\"RemoveController\",\"controller\":\"k1\"}");
+    JsonNode other = server.get("/api/displays/" + copy.body().get("id").asString()).body();
+    assertThat(other.get("name").asString()).isEqualTo("Quay 2027");
+    assertThat(other.get("controllers")).hasSize(whole().get("controllers").size() + 1);
+    assertThat(server.post("/api/displays", "{\"name\":\"X\",\"copyOf\":\"no\"}").status())
+        .isEqualTo(404);
+  }
+
+  @Test
+  void rowsAreReadWithoutKeepingThemAndThenAddedAsOneStep() {
+    String table = "Star 1…3,50,Pier\nMast,2x30,Slipway\n";
+    JsonNode read = rows("/preview?header=OPTIONAL", table).body();
+    assertThat(read.get("rows").asInt()).isEqualTo(2);
+    assertThat(read.get("props").asInt()).isEqualTo(4);
+    assertThat(read.get("pieces").asInt()).isEqualTo(5);
+    assertThat(read.get("pixels").asInt()).isEqualTo(210);
+    assertThat(read.get("newZones").get(0).asString()).isEqualTo("Pier");
+    int before = whole().get("props").size();
+    Answer added = rows("?header=OPTIONAL&version=1", table);
+    assertThat(added.status()).isEqualTo(200);
+    assertThat(added.body().get("label").asString()).isEqualTo("Add 4 props");
+    assertThat(whole().get("props")).hasSize(before + 4);
+    server.post("/api/displays/" + display + "/undo", "{\"version\":2}");
+    assertThat(whole().get("props")).hasSize(before);
+    assertThat(whole().get("zones")).hasSize(7);
+  }
+
+  @Test
+  void oneBadRowOfThousandsKeepsAllOutAndIsNamed() {
+    String table =
+        "prop;what\r\n"
+            + IntStream.rangeClosed(1, 3000)
+                .mapToObj(i -> "Lamp " + i + ";" + (i == 2500 ? "lots" : "10"))
+                .collect(Collectors.joining("\r\n"));
+    JsonNode read = rows("/preview?header=NEEDED", table).body();
+    assertThat(read.get("rows").asInt()).isEqualTo(3000);
+    assertThat(read.get("bad").asInt()).isEqualTo(1);
+    assertThat(read.get("entries")).hasSize(500);
+    assertThat(read.get("entries").get(499).get("row").asInt()).isEqualTo(2501);
+    String before = whole().toString();
+    Answer refused = rows("?header=NEEDED&version=1", table);
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.body().get("reasons").get(0).get("place").asString())
+        .isEqualTo("row 2501, what");
+    assertThat(whole().toString()).isEqualTo(before);
+  }
+
+  @Test
+  void rowsReadOnAnOlderVersionAreNotAdded() {
+    edit("{\"type\":\"RemoveController\",\"controller\":\"k1\"}");
+    assertThat(rows("?header=OPTIONAL&version=1", "Star,50").status()).isEqualTo(409);
+  }
+
+  @Test
+  void aTableLargerThanIsReadIsRefused() {
+    byte[] large = new byte[21 * 1024 * 1024];
+    Answer refused =
+        server.post("/api/displays/" + display + "/props/rows?header=NEEDED&version=1", large);
+    assertThat(refused.status()).isIn(413, 422);
+  }
+
+  @Test
+  void theNetworkFollowsAnEditAndStaysOutOfAnswersThatDoNotTouchIt() {
+    JsonNode network = whole().get("network");
+    assertThat(network.get("lines").get(0).get("free").get(0).asString()).isEqualTo("198.51.100.2");
+    assertThat(network.get("flows")).hasSizeGreaterThan(8);
+    Answer zone = edit("{\"type\":\"PutZone\",\"zone\":{\"id\":\"pier\",\"name\":\"Pier\"}}");
+    assertThat(zone.body().has("network")).isFalse();
+    Answer gone = edit("{\"type\":\"RemoveController\",\"controller\":\"k2\"}");
+    assertThat(gone.body().get("network").get("lines").get(0).get("occupants").toString())
+        .doesNotContain("198.51.100.12");
+  }
+
+  @Test
+  void theMachinesOwnAdaptersAreListed() {
+    JsonNode adapters = server.get("/api/machine/adapters").body();
+    assertThat(adapters.values())
+        .anySatisfy(
+            one -> {
+              assertThat(one.get("address").asString()).isEqualTo("127.0.0.1");
+              assertThat(one.get("loopback").asBoolean()).isTrue();
+            });
+  }
+
+  @Test
+  void everyModelTellsTheSameAspectsSoThatTwoCanBeCompared() {
+    JsonNode models = server.get("/api/displays/" + display + "/catalogue").body().get("models");
+    assertThat(models.size()).isGreaterThanOrEqualTo(9);
+    var aspects = models.get(0).get("facts").findValuesAsString("aspect");
+    for (JsonNode model : models) {
+      assertThat(model.get("facts").findValuesAsString("aspect")).isEqualTo(aspects);
+      assertThat(model.get("facts").findValuesAsString("text")).noneMatch(String::isBlank);
+    }
+  }
+
+  @Test
+  void aPreviewTellsBlocksThatMoveAndPiecesThatGoBackToTheTray() {
+    Answer moved =
+        server.post(
+            "/api/displays/" + display + "/preview",
+            "{\"edit\":{\"type\":\"MoveController\",\"controller\":\"k4\",\"index\":2}}");
+    assertThat(moved.body().get("blocks").size()).isGreaterThan(1);
+    JsonNode block = moved.body().get("blocks").get(0);
+    assertThat(block.get("before").get("displayStart").asInt())
+        .isNotEqualTo(block.get("after").get("displayStart").asInt());
+    Answer mode =
+        server.post(
+            "/api/displays/" + display + "/preview",
+            "{\"edit\":{\"type\":\"ExchangeController\",\"controller\":\"k1\","
+                + "\"model\":\"quillby-wren\"}}");
+    assertThat(mode.body().get("unpatched").size()).isPositive();
+  }
+}

@@ -1,0 +1,35 @@
+<script setup lang="ts">
+/** One of several, chosen where it stands. */
+defineProps<{
+  value?: string
+  label: string
+  choices: { value: string; title: string }[]
+  /** Shown and chosen where there is none. */
+  none?: string
+}>()
+const emit = defineEmits<{ change: [value: string | undefined] }>()
+
+function choose(event: Event) {
+  emit('change', (event.target as HTMLSelectElement).value || undefined)
+}
+</script>
+
+<template>
+  <select class="choice" :aria-label="label" :title="label" :value="value ?? ''" @change="choose">
+    <option v-if="none !== undefined || value === undefined" value="">{{ none ?? '' }}</option>
+    <option v-for="one in choices" :key="one.value" :value="one.value">{{ one.title }}</option>
+  </select>
+</template>
+
+<style scoped>
+.choice {
+  border-bottom: 1px dashed var(--copper);
+  max-width: 100%;
+  text-overflow: ellipsis;
+  cursor: pointer;
+}
+.choice option {
+  color: rgb(var(--v-theme-on-surface));
+  background: rgb(var(--v-theme-surface));
+}
+</style>

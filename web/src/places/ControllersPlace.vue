@@ -1,0 +1,389 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue'
+import { api } from '../api/client'
+import type { CatalogueView, Controller, Edit, ModelView } from '../api/types'
+import FilterField from '../parts/FilterField.vue'
+import InPlaceNumber from '../parts/InPlaceNumber.vue'
+import { matches } from '../parts/matches'
+import TrialBar from '../parts/TrialBar.vue'
+import { useWidth } from '../parts/useWidth'
+import { counted, PROTOCOLS } from '../parts/words'
+import { isTyping } from '../shell/undoKeys'
+import { useDisplay } from '../state/display'
+import { freshId } from '../state/freshId'
+import { useTrial } from '../state/trial'
+import CataloguePanel from './controllers/CataloguePanel.vue'
+import ControllerRow from './controllers/ControllerRow.vue'
+import UniverseStrip from './controllers/UniverseStrip.vue'
+
+const props = defineProps<{ controller?: string }>()
+const display = useDisplay()
+const trial = useTrial()
+const body = ref<HTMLElement>()
+const width = useWidth(body)
+const filter = ref('')
+const lit = ref<string | undefined>(props.controller)
+const at = ref<string>()
+const exchanging = ref<string>()
+/** The controller under whose row what a change would do is told. */
+const asked = ref<string>()
+const catalogue = ref<CatalogueView>()
+
+watch(
+  () => [display.view!.id, display.view!.pixelTypes, display.view!.version],
+  async () => {
+    try {
+      catalogue.value = await api.catalogue(display.view!.id)
+    } catch {
+      // the next look at it says what is wrong
+    }
+  },
+  { immediate: true },
+)
+const all = computed(() => display.view!.controllers)
+const shown = computed(() =>
+  all.value.filter((view) => {
+    const { tag, name, settings } = view.controller
+    return matches(
+      filter.value,
+      tag,
+      name,
+      view.modelTitle,
+      settings.address,
+      settings.note,
+      PROTOCOLS[view.protocol],
+      display.zoneName(settings.zone),
+    )
+  }),
+)
+const modelOf = (id: string) => catalogue.value?.models.find((one) => one.model.id === id)
+const settings = computed(() => display.view!.settings)
+function setDisplay(changes: Partial<typeof settings.value>) {
+  void display.edit({
+    type: 'SetDisplay',
+    name: display.view!.name,
+    settings: { ...settings.value, ...changes },
+  })
+}
+watch(
+  () => props.controller,
+  (id) => id && stand(id),
+  { immediate: true },
+)
+
+/** Tags K1, K2 … for what lights, H1, H2 … for hosts: the next that nobody has. */
+function nextTags(letter: string, count: number): string[] {
+  const numbers = all.value.map(({ controller }) =>
+    controller.tag.startsWith(letter) ? Number(controller.tag.slice(1)) || 0 : 0,
+  )
+  const last = Math.max(0, ...numbers)
+  return Array.from({ length: count }, (_, i) => `${letter}${last + i + 1}`)
+}
+async function add(model: ModelView, count: number) {
+  const host = model.model.protocols.length === 0
+  const tags = nextTags(host ? 'H' : 'K', count)
+  const ids = new Set(all.value.map((view) => view.controller.id))
+  const free = display.view!.network.lines[0]?.free ?? []
+  const hosts = all.value.filter((view) => view.host)
+  const controllers: Controller[] = tags.map((tag, i) => {
+    const id = freshId(tag, ids)
+    ids.add(id)
+    const first = model.model.protocols[0]
+    return {
+      id,
+      tag,
+      name: model.model.name,
+      model: model.model.id,
+      settings: {
+        protocol: first?.protocol ?? 'NONE',
+        transport: 'UNICAST',
+        address: free[i],
+        universeSize: 512,
+        reserveUniverses: 0,
+        reserveChannels: 0,
+        source: host ? undefined : hosts[0]?.controller.id,
+        note: '',
+      },
+      sending: { fromStorage: false, fullUniverses: false, hostName: '' },
+      adapters: [],
+      cables: [],
+      runs: [],
+    }
+  })
+  const edits: Edit[] = controllers.map((controller) => ({ type: 'PutController', controller }))
+  const title = `Add ${counted(count, model.title, `× ${model.title}`)}`
+  const done = await display.edit(
+    edits.length === 1 ? edits[0] : { type: 'Together', title, edits },
+  )
+  if (done) {
+    filter.value = ''
+    stand(controllers[0].id)
+  }
+}
+
+function tryMode(id: string, mode?: string) {
+  asked.value = id
+  void trial.aim({ type: 'SetMode', controller: id, mode })
+}
+function tryUniverse(id: string, firstUniverse?: number) {
+  const { controller } = display.controllerOf(id)!
+  if (firstUniverse === undefined) {
+    trial.leave()
+  } else {
+    const changed = { ...controller, settings: { ...controller.settings, firstUniverse } }
+    void trial.aim({ type: 'PutController', controller: changed })
+  }
+}
+function tryExchange(model: ModelView) {
+  asked.value = exchanging.value
+  void trial.aim({
+    type: 'ExchangeController',
+    controller: exchanging.value!,
+    model: model.model.id,
+  })
+}
+function leave() {
+  trial.leave()
+  asked.value = undefined
+}
+async function apply() {
+  const id = asked.value
+  asked.value = undefined
+  exchanging.value = undefined
+  await trial.apply()
+  if (id) {
+    stand(id)
+  }
+}
+
+/** Focuses a row once it is there. */
+function stand(id: string) {
+  at.value = id
+  lit.value = id
+  void nextTick(() => {
+    const row = body.value?.querySelector<HTMLElement>(`[data-row="${id}"]`)
+    row?.focus()
+    row?.scrollIntoView({ block: 'nearest' })
+  })
+}
+function onKey(event: KeyboardEvent, id: string) {
+  if (isTyping(event) || (event.target as HTMLElement).dataset.row !== id) {
+    return
+  }
+  const index = shown.value.findIndex((view) => view.controller.id === id)
+  const step = { ArrowUp: -1, ArrowDown: 1 }[event.key]
+  if (step !== undefined && event.altKey) {
+    event.preventDefault()
+    void move(id, all.value.findIndex((view) => view.controller.id === id) + step)
+  } else if (step !== undefined) {
+    event.preventDefault()
+    const next = shown.value[index + step]
+    if (next) {
+      stand(next.controller.id)
+    }
+  } else if (event.key === 'Delete') {
+    event.preventDefault()
+    void display.edit({ type: 'RemoveController', controller: id })
+  } else if (event.key === 'Enter') {
+    event.preventDefault()
+    exchanging.value = id
+  } else if (event.key === 'Escape') {
+    exchanging.value = undefined
+    leave()
+  }
+}
+async function move(id: string, index: number) {
+  if (index >= 0 && index < all.value.length) {
+    await display.edit({ type: 'MoveController', controller: id, index })
+    stand(id)
+  }
+}
+
+/** A controller that is being dragged, and the place where it would go. */
+const dragged = ref<{ id: string; index: number }>()
+function grip(event: PointerEvent, id: string) {
+  const target = event.currentTarget as HTMLElement | null
+  if (filter.value || !target) {
+    return
+  }
+  target.setPointerCapture(event.pointerId)
+  const from = all.value.findIndex((view) => view.controller.id === id)
+  const placeAt = (y: number) => {
+    const rows = [...body.value!.querySelectorAll<HTMLElement>('[data-row]')]
+    const below = rows.filter((row) => {
+      const box = row.getBoundingClientRect()
+      return y > box.top + box.height / 2
+    }).length
+    return Math.max(0, Math.min(all.value.length - 1, below > from ? below - 1 : below))
+  }
+  const move = (moved: PointerEvent) => {
+    const index = placeAt(moved.clientY)
+    dragged.value = { id, index }
+    asked.value = undefined
+    void trial.aim(index === from ? undefined : { type: 'MoveController', controller: id, index })
+  }
+  const stop = (event: Event) => {
+    target.removeEventListener('pointermove', move)
+    target.removeEventListener('pointerup', stop)
+    target.removeEventListener('pointercancel', stop)
+    const to = dragged.value?.index
+    dragged.value = undefined
+    trial.leave()
+    if (event.type === 'pointerup' && to !== undefined && to !== from) {
+      void display.edit({ type: 'MoveController', controller: id, index: to })
+    }
+  }
+  target.addEventListener('pointermove', move)
+  target.addEventListener('pointerup', stop)
+  target.addEventListener('pointercancel', stop)
+}
+function dropBefore(index: number): boolean {
+  const to = dragged.value
+  if (!to) {
+    return false
+  }
+  const from = all.value.findIndex((view) => view.controller.id === to.id)
+  return index === (to.index > from ? to.index + 1 : to.index)
+}
+</script>
+
+<template>
+  <div class="place">
+    <div ref="body" class="main">
+      <div class="head">
+        <h1>Controllers</h1>
+        <FilterField
+          v-model="filter"
+          label="Filter controllers"
+          :shown="shown.length"
+          :all="all.length"
+        />
+        <span class="rules mono">
+          universes from
+          <InPlaceNumber
+            :value="settings.firstUniverse"
+            label="First universe of the display"
+            :least="0"
+            :most="63999"
+            @change="(v) => setDisplay({ firstUniverse: v! })"
+          />, stride
+          <InPlaceNumber
+            :value="settings.universeStride"
+            label="Universe stride"
+            :least="1"
+            :most="10000"
+            @change="(v) => setDisplay({ universeStride: v! })"
+          />,
+          <InPlaceNumber
+            :value="settings.framesPerSecond"
+            label="Frames a second of the show"
+            :least="1"
+            :most="200"
+            @change="(v) => setDisplay({ framesPerSecond: v! })"
+          />
+          frames/s
+        </span>
+      </div>
+      <UniverseStrip
+        :width="Math.max(300, width - 48)"
+        :tried="trial.preview.value?.blocks ?? []"
+        :lit="lit"
+        @point="(id) => (lit = id ?? at)"
+        @choose="stand"
+      />
+      <p class="tried" role="status">
+        <template v-if="trial.preview.value && !asked">
+          {{ trial.preview.value.label }}: {{ trial.preview.value.moved || 'no address moves' }}
+        </template>
+      </p>
+      <p v-if="all.length === 0" class="quiet none">
+        No controllers yet. Choose a model in the catalogue on the right and add as many as there
+        are; the computer that sends goes into the list too.
+      </p>
+      <div role="list" aria-label="Controllers in list order">
+        <template v-for="(view, index) in shown" :key="view.controller.id">
+          <div v-if="dropBefore(index)" class="drop" />
+          <div
+            role="listitem"
+            class="row"
+            :class="{ away: dragged?.id === view.controller.id }"
+            tabindex="0"
+            :aria-label="`${view.controller.tag} ${view.controller.name}, ${view.modelTitle}`"
+            :data-row="view.controller.id"
+            @focus="((at = view.controller.id), (lit = view.controller.id))"
+            @keydown="(event) => onKey(event, view.controller.id)"
+          >
+            <ControllerRow
+              :view="view"
+              :model="modelOf(view.controller.model)"
+              :place="index + 1"
+              :lit="lit === view.controller.id"
+              @grip="(event) => grip(event, view.controller.id)"
+              @mode="(mode) => tryMode(view.controller.id, mode)"
+              @universe="(typed) => tryUniverse(view.controller.id, typed)"
+              @exchange="exchanging = view.controller.id"
+            />
+            <TrialBar
+              v-if="asked === view.controller.id"
+              :preview="trial.preview.value"
+              :refused="trial.refused.value"
+              @apply="apply"
+              @leave="leave"
+            />
+          </div>
+        </template>
+        <div v-if="dropBefore(shown.length)" class="drop" />
+      </div>
+      <p v-if="all.length > 0 && shown.length === 0" class="quiet none">
+        No controller matches “{{ filter }}”.
+      </p>
+    </div>
+    <CataloguePanel
+      :catalogue="catalogue"
+      :exchanging="exchanging ? display.controllerOf(exchanging) : undefined"
+      @add="add"
+      @exchange="tryExchange"
+      @stop="((exchanging = undefined), leave())"
+    />
+  </div>
+</template>
+
+<style scoped>
+.place {
+  display: flex;
+  height: 100%;
+}
+.main {
+  flex: 1;
+  min-width: 0;
+  overflow: auto;
+  padding: 16px 24px 40px;
+}
+.head {
+  display: flex;
+  align-items: center;
+  flex-wrap: wrap;
+  gap: 8px 20px;
+  margin-bottom: 8px;
+}
+.rules {
+  font-size: 12.5px;
+  margin-left: auto;
+}
+.tried {
+  min-height: 22px;
+  font-size: 13px;
+  color: var(--copper);
+  font-weight: 500;
+}
+.row.away {
+  opacity: 0.5;
+}
+.drop {
+  height: 3px;
+  background: var(--copper);
+}
+.none {
+  padding: 4vh 0;
+}
+</style>

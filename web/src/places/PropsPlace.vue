@@ -1,0 +1,498 @@
+<script setup lang="ts">
+import { mdiChevronDown, mdiChevronRight, mdiMapOutline } from '@mdi/js'
+import { computed, nextTick, onMounted, onScopeDispose, ref, watch } from 'vue'
+import type { PieceView, PropView } from '../api/types'
+import FilterField from '../parts/FilterField.vue'
+import InPlaceText from '../parts/InPlaceText.vue'
+import { matches } from '../parts/matches'
+import { counted } from '../parts/words'
+import PieceEditor from '../ribbon/PieceEditor.vue'
+import { useGoThere } from '../shell/goThere'
+import { useDisplay } from '../state/display'
+import { useWindowing } from '../parts/windowing'
+import EntryLine from './props/EntryLine.vue'
+import { usePropKeys } from './props/propKeys'
+import PropRibbons from './props/PropRibbons.vue'
+import SelectionBar from './props/SelectionBar.vue'
+import SitePlan from './props/SitePlan.vue'
+
+type Row =
+  | { kind: 'zonehead'; key: string; height: number; zone?: string; views: PropView[] }
+  | { kind: 'prop'; key: string; height: number; view: PropView }
+
+const NAME = 190
+const HANGS = 240
+const SITE = 320
+/** Room that an opened piece takes, by kind. */
+const OPEN = { string: 172, wall: 214, fixture: 112, decoder: 112, circuit: 58, dimmer: 58 }
+const USUAL_BRIGHTNESS = 30
+
+const props = defineProps<{ prop?: string }>()
+const display = useDisplay()
+const goThere = useGoThere()
+const scroller = ref<HTMLElement>()
+const entry = ref<{ focus: () => void }>()
+const filter = ref('')
+const opened = ref<string>()
+const folded = ref(new Set<string>())
+const site = ref(localStorage.getItem('hamper.site') === 'true')
+watch(site, (value) => localStorage.setItem('hamper.site', String(value)))
+
+const all = computed(() => display.view!.props)
+const shown = computed(() =>
+  all.value.filter((view) =>
+    matches(
+      filter.value,
+      view.prop.name,
+      display.zoneName(view.prop.zone),
+      ...view.pieces.flatMap((piece) => [
+        piece.title,
+        piece.written ?? 'not patched',
+        piece.piece.kind,
+        piece.piece.kind === 'string'
+          ? display.pixelTypes.get(piece.piece.pixelType)?.name
+          : undefined,
+      ]),
+    ),
+  ),
+)
+const byZone = computed(() => {
+  const zones = [...display.view!.zones.map((zone) => zone.id), undefined]
+  return zones
+    .map((zone) => ({ zone, views: shown.value.filter((view) => view.prop.zone === zone) }))
+    .filter(({ zone, views }) => views.length > 0 || (zone !== undefined && !filter.value))
+})
+const rows = computed<Row[]>(() =>
+  byZone.value.flatMap(({ zone, views }) => [
+    { kind: 'zonehead' as const, key: `zone ${zone ?? ''}`, height: 36, zone, views },
+    ...(folded.value.has(zone ?? '')
+      ? []
+      : views.map((view) => ({
+          kind: 'prop' as const,
+          key: view.prop.id,
+          height: heightOf(view),
+          view,
+        }))),
+  ]),
+)
+function heightOf(view: PropView): number {
+  const closed = Math.max(30, view.pieces.length * 18 + 12)
+  return opened.value === view.prop.id
+    ? closed + view.pieces.reduce((sum, piece) => sum + OPEN[piece.piece.kind] + 30, 10)
+    : closed
+}
+const { visible, total, width, show } = useWindowing(scroller, rows)
+
+const room = computed(() => Math.max(200, width.value - NAME - HANGS - 70))
+const most = computed(() =>
+  Math.max(
+    100,
+    ...all.value.flatMap((view) =>
+      view.pieces.map((piece) =>
+        piece.piece.kind === 'string' ? piece.pixels + piece.nullPixels : 0,
+      ),
+    ),
+  ),
+)
+const scale = computed(() => room.value / most.value)
+
+const ids = computed(() => rows.value.flatMap((row) => (row.kind === 'prop' ? [row.key] : [])))
+const keys = usePropKeys(ids, {
+  show: (id) => go(id),
+  open: (id) => toggleOpen(id),
+  remove: () => removeSelected(),
+  enter: () => entry.value?.focus(),
+})
+const { at, selected } = keys
+const chosen = computed(() => all.value.filter((view) => selected.value.includes(view.prop.id)))
+window.addEventListener('keydown', keys.onPlaceKey)
+onScopeDispose(() => window.removeEventListener('keydown', keys.onPlaceKey))
+
+function go(id: string) {
+  show(rows.value.findIndex((row) => row.key === id))
+  void nextTick(() => scroller.value?.querySelector<HTMLElement>(`[data-prop="${id}"]`)?.focus())
+}
+function toggleOpen(id: string) {
+  opened.value = opened.value === id ? undefined : id
+  void nextTick(() => go(id))
+}
+async function removeSelected() {
+  const gone = [...selected.value]
+  const next = ids.value[ids.value.indexOf(gone[gone.length - 1]) + 1] ?? ids.value[0]
+  if (gone.length && (await display.edit({ type: 'RemoveProps', props: gone }))) {
+    selected.value = []
+    keys.stand(ids.value.includes(next) ? next : ids.value[0])
+  }
+}
+function click(event: MouseEvent, id: string) {
+  if (event.shiftKey) {
+    keys.selectTo(id)
+  } else if (event.ctrlKey || event.metaKey) {
+    keys.toggle(id)
+  } else {
+    selected.value = [id]
+    at.value = id
+  }
+}
+function made(props: string[]) {
+  filter.value = ''
+  selected.value = props
+  at.value = props[0]
+  void nextTick(() => show(rows.value.findIndex((row) => row.key === props[0])))
+}
+function reveal(id: string) {
+  filter.value = ''
+  opened.value = id
+  void nextTick(() => keys.stand(id))
+}
+onMounted(() => props.prop && reveal(props.prop))
+watch(
+  () => props.prop,
+  (id) => id && reveal(id),
+)
+
+function fold(zone = '') {
+  const now = new Set(folded.value)
+  if (!now.delete(zone)) {
+    now.add(zone)
+  }
+  folded.value = now
+}
+function rename(view: PropView, name: string) {
+  void display.putProps([{ ...view.prop, name }])
+}
+const loose = (view: PropView) => view.pieces.filter((piece) => !piece.port)
+function hang(view: PropView) {
+  void display.edit({ type: 'PatchNearest', pieces: loose(view).map(({ piece }) => piece.id) })
+}
+const hangs = (view: PropView) =>
+  [...new Set(view.pieces.flatMap((piece) => piece.written ?? []))].join(', ')
+const told = (view: PropView) => {
+  const pixels = view.pieces.reduce((sum, piece) => sum + piece.pixels, 0)
+  return pixels ? counted(pixels, 'pixel') : counted(view.pieces.length, 'piece')
+}
+function sections(piece: PieceView) {
+  return display.legs.get(piece.piece.id)?.leg.sections
+}
+function brightness(view: PropView, piece: PieceView): number {
+  return (
+    display.legs.get(piece.piece.id)?.leg.brightness ?? view.prop.brightness ?? USUAL_BRIGHTNESS
+  )
+}
+const pixels = computed(() =>
+  all.value.reduce((sum, view) => sum + view.pieces.reduce((of, piece) => of + piece.pixels, 0), 0),
+)
+</script>
+
+<template>
+  <div class="place">
+    <div class="main">
+      <div class="top">
+        <div class="head">
+          <h1>Props</h1>
+          <span class="quiet"
+            >{{ counted(all.length, 'prop') }}, {{ counted(pixels, 'pixel') }}</span
+          >
+          <FilterField
+            v-model="filter"
+            label="Filter props"
+            :shown="shown.length"
+            :all="all.length"
+          />
+          <v-spacer />
+          <v-btn
+            :prepend-icon="mdiMapOutline"
+            :aria-pressed="site"
+            data-test="show-site"
+            @click="site = !site"
+            >Site and zones</v-btn
+          >
+        </div>
+        <EntryLine ref="entry" @added="made" />
+        <SelectionBar v-if="chosen.length" :selected="chosen" @gone="selected = []" @made="made" />
+      </div>
+      <div
+        ref="scroller"
+        class="scroll"
+        role="grid"
+        aria-label="Props by zone"
+        aria-multiselectable="true"
+        @keydown="keys.onKey"
+      >
+        <p v-if="all.length === 0" class="quiet none">
+          No props yet. Type one above, such as <b class="mono">Bow rail, 85+60, Boats</b>, and
+          press Enter; or paste the list that you have in a spreadsheet.
+        </p>
+        <p v-else-if="shown.length === 0" class="quiet none">No prop matches “{{ filter }}”.</p>
+        <div class="all" :style="{ height: `${total}px` }">
+          <template v-for="{ row, top } in visible" :key="row.key">
+            <div
+              v-if="row.kind === 'zonehead'"
+              class="zonehead"
+              role="row"
+              :style="{ top: `${top}px`, height: `${row.height}px` }"
+            >
+              <div role="rowheader" class="zonecell">
+                <button
+                  type="button"
+                  class="foldbutton"
+                  :aria-expanded="!folded.has(row.zone ?? '')"
+                  :aria-label="`Fold ${display.zoneName(row.zone) || 'props without a zone'}`"
+                  @click="fold(row.zone)"
+                >
+                  <v-icon
+                    :icon="folded.has(row.zone ?? '') ? mdiChevronRight : mdiChevronDown"
+                    size="18"
+                  />
+                </button>
+                <span class="dot" :style="{ background: display.zoneColour(row.zone) }" />
+                <strong>{{ display.zoneName(row.zone) || 'In no zone' }}</strong>
+                <span class="quiet">{{ counted(row.views.length, 'prop') }}</span>
+              </div>
+            </div>
+            <div
+              v-else
+              class="prop"
+              :class="{
+                chosen: selected.includes(row.view.prop.id),
+                opened: opened === row.view.prop.id,
+              }"
+              :style="{ top: `${top}px`, height: `${row.height}px` }"
+              role="row"
+              :aria-selected="selected.includes(row.view.prop.id)"
+              :aria-label="`${row.view.prop.name}, ${told(row.view)}, ${hangs(row.view) || 'not patched'}`"
+              :tabindex="at === row.view.prop.id || (!at && row.key === ids[0]) ? 0 : -1"
+              :data-prop="row.view.prop.id"
+              @click="(event) => click(event, row.view.prop.id)"
+              @dblclick="toggleOpen(row.view.prop.id)"
+            >
+              <div class="line" role="presentation">
+                <span role="gridcell" class="name" :style="{ width: `${NAME}px` }">
+                  <button
+                    type="button"
+                    class="foldbutton"
+                    tabindex="-1"
+                    :aria-label="`Open ${row.view.prop.name}`"
+                    :aria-expanded="opened === row.view.prop.id"
+                    @click.stop="toggleOpen(row.view.prop.id)"
+                  >
+                    <v-icon
+                      :icon="opened === row.view.prop.id ? mdiChevronDown : mdiChevronRight"
+                      size="16"
+                    />
+                  </button>
+                  <InPlaceText
+                    v-if="opened === row.view.prop.id"
+                    :value="row.view.prop.name"
+                    label="Name of the prop"
+                    @change="(name) => rename(row.view, name)"
+                    @click.stop
+                    @dblclick.stop
+                  />
+                  <template v-else>{{ row.view.prop.name }}</template>
+                </span>
+                <PropRibbons
+                  role="gridcell"
+                  :view="row.view"
+                  :scale="scale"
+                  :style="{ width: `${room}px` }"
+                />
+                <span role="gridcell" class="hangs" :style="{ width: `${HANGS}px` }">
+                  <span class="mono count">{{ told(row.view) }}</span>
+                  <button
+                    v-if="hangs(row.view)"
+                    type="button"
+                    tabindex="-1"
+                    class="mono port"
+                    :title="`Go to ${hangs(row.view)}`"
+                    @click.stop="
+                      goThere({ piece: row.view.pieces.find((one) => one.port)!.piece.id })
+                    "
+                  >
+                    {{ hangs(row.view) }}
+                  </button>
+                  <button
+                    v-if="loose(row.view).length"
+                    type="button"
+                    class="loose"
+                    tabindex="-1"
+                    :aria-label="`${row.view.prop.name} is not patched: hang it on the nearest port`"
+                    title="Hang it on the nearest port with room"
+                    @click.stop="hang(row.view)"
+                  >
+                    ○ not patched · hang it
+                  </button>
+                </span>
+              </div>
+              <div
+                v-if="opened === row.view.prop.id"
+                role="gridcell"
+                class="editors"
+                @click.stop
+                @dblclick.stop
+              >
+                <div v-for="piece in row.view.pieces" :key="piece.piece.id" class="editor">
+                  <p class="quiet piecetitle">
+                    {{ piece.piece.name }}
+                    <template v-if="piece.piece.kind === 'string'">
+                      · {{ display.pixelTypes.get(piece.piece.pixelType)?.name }}
+                      <template v-if="piece.piece.dataIn"
+                        >· data in {{ piece.piece.dataIn }}</template
+                      >
+                      <template v-if="piece.piece.connector"
+                        >· {{ piece.piece.connector }}</template
+                      >
+                      <template v-if="piece.piece.leadMetres"
+                        >· lead {{ piece.piece.leadMetres }} m</template
+                      >
+                    </template>
+                    · {{ piece.written ?? 'not patched' }}
+                  </p>
+                  <PieceEditor
+                    :view="piece"
+                    :zone="row.view.prop.zone"
+                    :at="sections(piece)"
+                    :brightness="brightness(row.view, piece)"
+                    :width="width - 90"
+                  />
+                </div>
+              </div>
+            </div>
+          </template>
+        </div>
+      </div>
+    </div>
+    <aside v-if="site" class="site">
+      <SitePlan :width="SITE" :height="270" />
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.place {
+  display: flex;
+  height: 100%;
+}
+.main {
+  flex: 1;
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
+}
+.top {
+  padding: 12px 24px 8px;
+  display: grid;
+  gap: 8px;
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+}
+.scroll {
+  flex: 1;
+  overflow: auto;
+  position: relative;
+}
+.all {
+  position: relative;
+}
+.zonehead,
+.prop {
+  position: absolute;
+  left: 0;
+  right: 0;
+}
+.zonecell {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding: 8px 24px 0 12px;
+}
+.dot {
+  width: 10px;
+  height: 10px;
+  border-radius: 5px;
+}
+.prop {
+  padding: 5px 12px 5px 24px;
+  border-bottom: 1px solid var(--line);
+  border-left: 3px solid transparent;
+  cursor: default;
+  overflow: hidden;
+}
+.prop:hover {
+  background: color-mix(in srgb, rgb(var(--v-theme-on-surface)) 4%, transparent);
+}
+.prop.chosen {
+  border-left-color: var(--copper);
+  background: color-mix(in srgb, var(--copper) 9%, transparent);
+}
+.prop.opened {
+  background: rgb(var(--v-theme-surface));
+}
+.prop:focus-visible {
+  outline-offset: -2px;
+}
+.line {
+  display: flex;
+  align-items: flex-start;
+  font-size: 13px;
+  line-height: 19px;
+}
+.name {
+  flex: none;
+  display: flex;
+  gap: 4px;
+  overflow: hidden;
+  white-space: nowrap;
+  text-overflow: ellipsis;
+}
+.foldbutton {
+  color: var(--quiet);
+}
+.hangs {
+  flex: none;
+  display: flex;
+  gap: 10px;
+  padding-left: 12px;
+  overflow: hidden;
+  white-space: nowrap;
+}
+.count {
+  font-size: 12px;
+  min-width: 82px;
+  text-align: right;
+}
+.port {
+  color: inherit;
+  font-size: 12px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.loose {
+  color: var(--copper);
+  font-size: 12.5px;
+}
+.loose:hover {
+  text-decoration: underline;
+}
+.editors {
+  padding: 4px 0 0 20px;
+  overflow-x: auto;
+}
+.piecetitle {
+  font-size: 12.5px;
+  line-height: 24px;
+}
+.site {
+  width: 352px;
+  flex: none;
+  overflow: auto;
+  padding: 12px 16px;
+  border-left: 1px solid var(--line);
+}
+.none {
+  padding: 6vh 24px;
+}
+</style>

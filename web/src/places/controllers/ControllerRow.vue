@@ -1,0 +1,329 @@
+<script setup lang="ts">
+import { mdiClose, mdiDragHorizontalVariant, mdiSwapHorizontal, mdiWifi } from '@mdi/js'
+import { computed } from 'vue'
+import type {
+  Controller,
+  ControllerSettings,
+  ControllerView,
+  LaneView,
+  ModelView,
+} from '../../api/types'
+import InPlaceChoice from '../../parts/InPlaceChoice.vue'
+import InPlaceNumber from '../../parts/InPlaceNumber.vue'
+import InPlaceText from '../../parts/InPlaceText.vue'
+import { PROTOCOLS, TRANSPORTS } from '../../parts/words'
+import { useGoThere } from '../../shell/goThere'
+import { useDisplay } from '../../state/display'
+import { DOTTED } from '../network/ip'
+
+/** One controller as a sentence: what it is, where it hangs, what it listens to; edited in place. */
+const props = defineProps<{
+  view: ControllerView
+  model?: ModelView
+  place: number
+  lit: boolean
+}>()
+const emit = defineEmits<{
+  grip: [event: PointerEvent]
+  mode: [mode?: string]
+  universe: [typed?: number]
+  exchange: []
+}>()
+
+const display = useDisplay()
+const goThere = useGoThere()
+const controller = computed(() => props.view.controller)
+const settings = computed(() => controller.value.settings)
+const block = computed(() => props.view.block)
+
+const put = (changes: Partial<Controller>) => void display.put({ ...controller.value, ...changes })
+const set = (changes: Partial<ControllerSettings>) => void display.set(controller.value.id, changes)
+
+const modes = computed(() => {
+  const names = new Set(
+    props.model?.model.ports.flatMap((group) =>
+      group.modes.length > 1 ? group.modes.map((mode) => mode.name) : [],
+    ),
+  )
+  return [...names].map((name) => ({ value: name, title: name }))
+})
+const protocols = computed(
+  () =>
+    props.model?.model.protocols.map(({ protocol }) => ({
+      value: protocol as string,
+      title: PROTOCOLS[protocol],
+    })) ?? [],
+)
+const transports = computed(() => {
+  const support = props.model?.model.protocols.find((one) => one.protocol === props.view.protocol)
+  const allowed = [...new Set([...(support?.transports ?? []), settings.value.transport])]
+  return allowed.map((value) => ({ value: value as string, title: TRANSPORTS[value] }))
+})
+const hosts = computed(() =>
+  display
+    .view!.controllers.filter((one) => one.host)
+    .map((one) => ({ value: one.controller.id, title: one.controller.tag })),
+)
+const zones = computed(() =>
+  display.view!.zones.map(({ id, name }) => ({ value: id, title: name })),
+)
+const power = computed(
+  () => props.model?.facts.find((fact) => fact.aspect === 'Power inputs')?.text,
+)
+
+/** Ports drawn as sockets, by kind; a kind with many in rows of a bank. */
+const sockets = computed(() => {
+  const kinds = new Map<string, LaneView[]>()
+  props.view.lanes.forEach((lane) =>
+    kinds.set(lane.port.kind, [...(kinds.get(lane.port.kind) ?? []), lane]),
+  )
+  return [...kinds]
+})
+const free = computed(
+  () => props.view.lanes.filter((lane) => lane.present && lane.legs.length === 0).length,
+)
+const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
+</script>
+
+<template>
+  <div class="one" :class="{ lit, host: view.host }">
+    <button
+      type="button"
+      class="grip"
+      :aria-label="`${controller.tag}, place ${place}: drag, or Alt and arrow keys, to move it`"
+      title="Drag, or Alt+↑ ↓: another place in the list"
+      tabindex="-1"
+      @pointerdown="(event) => emit('grip', event)"
+    >
+      <v-icon :icon="mdiDragHorizontalVariant" size="20" />
+    </button>
+    <div class="first">
+      <strong class="tag"
+        ><InPlaceText
+          :value="controller.tag"
+          label="Tag"
+          :most="8"
+          :pattern="TAG"
+          told="1 to 8 letters and digits, a letter first"
+          @change="(tag) => put({ tag })"
+      /></strong>
+      <strong
+        ><InPlaceText
+          :value="controller.name"
+          :label="`Name of ${controller.tag}`"
+          @change="(name) => put({ name })"
+      /></strong>
+      <button
+        type="button"
+        class="model"
+        :title="`Exchange ${controller.tag} for another model, with the same addresses`"
+        @click="emit('exchange')"
+      >
+        {{ view.modelTitle }} <v-icon :icon="mdiSwapHorizontal" size="14" />
+      </button>
+      <v-icon v-if="view.wifi" :icon="mdiWifi" size="14" title="On the air" />
+      <InPlaceChoice
+        v-if="modes.length"
+        :value="settings.mode ?? modes[0].value"
+        :label="`Mode of ${controller.tag}`"
+        :choices="modes"
+        @change="(mode) => emit('mode', mode)"
+      />
+      <span class="sockets">
+        <template v-for="[kind, lanes] in sockets" :key="kind">
+          <span class="kind quiet">{{ kind === 'PIXEL' ? '' : kind.toLowerCase() }}</span>
+          <button
+            v-for="lane in lanes"
+            :key="lane.written"
+            type="button"
+            tabindex="-1"
+            class="socket"
+            :class="{ used: lane.legs.length, gone: !lane.present }"
+            :title="`${lane.written}: ${lane.legs.map((leg) => leg.title).join(', ') || 'free'}`"
+            :aria-label="`Go to ${lane.written}`"
+            @click="goThere({ controller: controller.id, port: lane.port })"
+          />
+        </template>
+      </span>
+      <span v-if="view.lanes.length" class="quiet free">{{ free }} free</span>
+      <v-btn
+        :icon="mdiClose"
+        size="x-small"
+        :aria-label="`Remove ${controller.tag}`"
+        @click="display.edit({ type: 'RemoveController', controller: controller.id })"
+      />
+    </div>
+    <div class="second">
+      <span class="mono"
+        ><InPlaceText
+          :value="settings.address ?? ''"
+          none="no address"
+          :label="`Address of ${controller.tag}`"
+          :pattern="DOTTED"
+          told="four numbers from 0 to 255, such as 198.51.100.11"
+          @change="(v) => set({ address: v || undefined })"
+      /></span>
+      <template v-if="!view.host">
+        <span
+          ><InPlaceChoice
+            :value="view.protocol"
+            :label="`Protocol of ${controller.tag}`"
+            :choices="protocols"
+            @change="
+              (v) => set({ protocol: v as ControllerSettings['protocol'] })
+            " />&nbsp;<InPlaceChoice
+            :value="settings.transport"
+            :label="`How packets reach ${controller.tag}`"
+            :choices="transports"
+            @change="(v) => set({ transport: v as ControllerSettings['transport'] })" />
+          from
+          <InPlaceChoice
+            :value="settings.source"
+            :label="`Source of ${controller.tag}`"
+            :choices="hosts"
+            none="nobody"
+            @change="(source) => set({ source })"
+        /></span>
+        <span v-if="view.protocol !== 'DDP'" class="mono"
+          >universe
+          <InPlaceNumber
+            :value="settings.firstUniverse"
+            :none="`${block.firstUniverse ?? '–'} assigned`"
+            :label="`First universe of ${controller.tag}, where it is fixed`"
+            :least="0"
+            :most="63999"
+            @typing="(v) => emit('universe', v)"
+            @change="(firstUniverse) => set({ firstUniverse })" />
+          × {{ block.flowingUniverses }} of
+          <InPlaceNumber
+            :value="settings.universeSize"
+            :label="`Universe size of ${controller.tag}`"
+            :least="6"
+            :most="512"
+            @change="(v) => set({ universeSize: v! })" />, at least
+          <InPlaceNumber
+            :value="settings.reserveUniverses"
+            :label="`Universes to keep for ${controller.tag}`"
+            :least="0"
+            :most="64000"
+            @change="(v) => set({ reserveUniverses: v! })"
+        /></span>
+        <span v-else class="mono"
+          >{{ block.channels }} bytes, at least
+          <InPlaceNumber
+            :value="settings.reserveChannels"
+            :label="`Bytes to keep for ${controller.tag}`"
+            :least="0"
+            :most="32768000"
+            @change="(v) => set({ reserveChannels: v! })"
+        /></span>
+        <span
+          ><InPlaceNumber
+            :value="settings.brightness"
+            none="30 (usual)"
+            :label="`Default brightness of ${controller.tag}, percent`"
+            :least="0"
+            :most="100"
+            @change="(brightness) => set({ brightness })"
+          />
+          %</span
+        >
+      </template>
+      <span
+        ><InPlaceChoice
+          :value="settings.zone"
+          :label="`Zone of ${controller.tag}`"
+          :choices="zones"
+          none="no zone"
+          @change="(zone) => set({ zone })"
+      /></span>
+      <span v-if="power && power !== 'none told'" class="quiet" title="Power inputs">{{
+        power
+      }}</span>
+      <span class="note"
+        ><InPlaceText
+          :value="settings.note"
+          none="note"
+          :label="`Note on ${controller.tag}`"
+          :most="400"
+          @change="(note) => set({ note })"
+      /></span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.one {
+  position: relative;
+  padding: 6px 8px 6px 30px;
+  border-bottom: 1px solid var(--line);
+  border-left: 3px solid transparent;
+  font-size: 13px;
+}
+.one.lit {
+  border-left-color: var(--copper);
+  background: color-mix(in srgb, var(--copper) 7%, transparent);
+}
+.grip {
+  position: absolute;
+  left: 4px;
+  top: 8px;
+  cursor: grab;
+  color: var(--quiet);
+  touch-action: none;
+}
+.first,
+.second {
+  display: flex;
+  align-items: center;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  min-height: 26px;
+}
+.second {
+  font-size: 12.5px;
+}
+.tag {
+  font-size: 15px;
+}
+.model {
+  color: var(--quiet);
+}
+.model:hover {
+  text-decoration: underline;
+}
+.sockets {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px;
+  margin-left: auto;
+  max-width: 250px;
+}
+.kind {
+  font-size: 10.5px;
+  margin-left: 3px;
+}
+.socket {
+  width: 9px;
+  height: 9px;
+  border: 1px solid var(--line-strong);
+  border-radius: 2px;
+}
+.socket.used {
+  background: var(--quiet);
+}
+.socket.gone {
+  border-style: dotted;
+  background: rgb(var(--v-theme-error));
+}
+.free {
+  font-size: 12px;
+  min-width: 44px;
+}
+.note {
+  flex: 1;
+  min-width: 60px;
+  font-style: italic;
+}
+</style>

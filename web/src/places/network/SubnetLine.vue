@@ -1,0 +1,312 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { AddressLine, Occupant } from '../../api/types'
+import { addressOf, bitsOf } from './ip'
+
+/**
+ * The addresses of a subnet to scale, 256 to a line; of a large one only the lines where anything
+ * stands. A device is dragged to a free place, or walked there with the arrow keys.
+ */
+const props = defineProps<{ line: AddressLine; width: number; lit?: string }>()
+const emit = defineEmits<{
+  give: [occupant: Occupant, address: string]
+  point: [controller: string | undefined]
+}>()
+
+const ROW = 256
+const first = computed(() => bitsOf(props.line.first))
+const last = computed(() => bitsOf(props.line.last))
+const base = computed(() => bitsOf(props.line.subnet.network))
+const dhcp = computed(() => {
+  const { dhcpFirst, dhcpLast } = props.line.subnet
+  return dhcpFirst && dhcpLast ? { from: bitsOf(dhcpFirst), to: bitsOf(dhcpLast) } : undefined
+})
+const taken = computed(() => new Set(props.line.occupants.map((one) => bitsOf(one.address))))
+const size = computed(() => last.value - first.value + 3)
+const perRow = computed(() => Math.min(ROW, size.value))
+const scale = computed(() => props.width / perRow.value)
+
+/** Rows of the line that hold a device, the DHCP range or the next free place. */
+const rows = computed(() => {
+  const wanted = new Set<number>()
+  const add = (bits: number) => wanted.add(Math.floor((bits - base.value) / ROW))
+  props.line.occupants.forEach((one) => add(bitsOf(one.address)))
+  if (props.line.free[0]) {
+    add(bitsOf(props.line.free[0]))
+  }
+  if (dhcp.value) {
+    add(dhcp.value.from)
+  }
+  add(first.value)
+  return [...wanted].sort((a, b) => a - b).map((row) => base.value + row * ROW)
+})
+function inRow(from: number, bits: number) {
+  return bits >= from && bits < from + ROW
+}
+
+interface Flag {
+  occupants: Occupant[]
+  bits: number
+  x: number
+  level: number
+}
+const FLAG = 58
+/** Flags stand on as many levels as it takes that no two cover each other. */
+const flags = computed(() =>
+  rows.value.map((from) => {
+    const byAddress = new Map<number, Occupant[]>()
+    props.line.occupants
+      .filter((one) => inRow(from, bitsOf(one.address)))
+      .forEach((one) => {
+        const bits = bitsOf(one.address)
+        byAddress.set(bits, [...(byAddress.get(bits) ?? []), one])
+      })
+    const ends: number[] = []
+    const made: Flag[] = []
+    for (const [bits, occupants] of [...byAddress].sort((a, b) => a[0] - b[0])) {
+      const x = (bits - from + 0.5) * scale.value
+      let level = ends.findIndex((end) => end <= x)
+      level = level < 0 ? ends.length : level
+      ends[level] = x + FLAG * occupants.length
+      made.push({ occupants, bits, x, level })
+    }
+    return { from, made, levels: Math.max(1, ends.length) }
+  }),
+)
+function tagOf(one: Occupant): string {
+  return one.title.split(' ')[0] + (one.adapter !== undefined ? '·' : '')
+}
+
+const dragged = ref<{ occupant: Occupant; bits: number }>()
+function free(bits: number): boolean {
+  return bits >= first.value && bits <= last.value && !taken.value.has(bits)
+}
+function givenOut(bits: number): boolean {
+  return dhcp.value !== undefined && bits >= dhcp.value.from && bits <= dhcp.value.to
+}
+function press(event: PointerEvent, occupant: Occupant, from: number) {
+  const target = event.currentTarget as HTMLElement
+  const box = target.closest('.row')!.getBoundingClientRect()
+  target.setPointerCapture(event.pointerId)
+  const move = (moved: PointerEvent) => {
+    const place = Math.floor((moved.clientX - box.left) / scale.value)
+    dragged.value = { occupant, bits: from + place }
+  }
+  const stop = (event: Event) => {
+    target.removeEventListener('pointermove', move)
+    target.removeEventListener('pointerup', stop)
+    target.removeEventListener('pointercancel', stop)
+    if (event.type === 'pointerup' && dragged.value && free(dragged.value.bits)) {
+      emit('give', occupant, addressOf(dragged.value.bits))
+    }
+    dragged.value = undefined
+  }
+  target.addEventListener('pointermove', move)
+  target.addEventListener('pointerup', stop)
+  target.addEventListener('pointercancel', stop)
+}
+/** Arrow keys: to the next address that nobody has. */
+function onKey(event: KeyboardEvent, occupant: Occupant) {
+  const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
+  if (step === undefined) {
+    return
+  }
+  event.preventDefault()
+  let bits = bitsOf(occupant.address) + step
+  while (bits >= first.value && bits <= last.value && taken.value.has(bits)) {
+    bits += step
+  }
+  if (free(bits)) {
+    emit('give', occupant, addressOf(bits))
+  }
+}
+const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
+</script>
+
+<template>
+  <div class="lines">
+    <div
+      v-for="row in flags"
+      :key="row.from"
+      class="row"
+      :style="{ height: `${row.levels * 22 + 34}px`, width: `${width}px` }"
+    >
+      <div
+        v-for="flag in row.made"
+        :key="flag.bits"
+        class="flag"
+        :style="{ left: `${flag.x}px`, top: `${(row.levels - 1 - flag.level) * 22}px` }"
+      >
+        <span class="pole" :style="{ height: `${flag.level * 22 + 26}px` }" />
+        <button
+          v-for="one in flag.occupants"
+          :key="one.controller + one.adapter"
+          type="button"
+          class="name mono"
+          :class="{ clash: clash(flag.bits), lit: lit === one.controller }"
+          :aria-label="`${one.title} at ${one.address}${clash(flag.bits) ? ', as another device' : ''}; arrow keys move it`"
+          :title="`${one.title}: ${one.address}`"
+          :data-occupant="one.controller"
+          @pointerdown="(event) => press(event, one, row.from)"
+          @keydown="(event) => onKey(event, one)"
+          @pointerenter="emit('point', one.controller)"
+          @pointerleave="emit('point', undefined)"
+        >
+          {{ clash(flag.bits) ? '▲' : '' }}{{ tagOf(one) }}
+        </button>
+      </div>
+      <div class="scale">
+        <div
+          v-if="dhcp && dhcp.to >= row.from && dhcp.from < row.from + ROW"
+          class="dhcp"
+          :style="{
+            left: `${Math.max(0, dhcp.from - row.from) * scale}px`,
+            width: `${(Math.min(row.from + ROW, dhcp.to + 1) - Math.max(row.from, dhcp.from)) * scale}px`,
+          }"
+        >
+          DHCP
+        </div>
+        <div
+          v-for="flag in row.made"
+          :key="flag.bits"
+          class="at"
+          :class="{ clash: clash(flag.bits) }"
+          :style="{ left: `${(flag.bits - row.from) * scale}px`, width: `${Math.max(2, scale)}px` }"
+        />
+        <div
+          v-if="line.free[0] && inRow(row.from, bitsOf(line.free[0]))"
+          class="next"
+          :style="{
+            left: `${(bitsOf(line.free[0]) - row.from) * scale}px`,
+            width: `${Math.max(2, scale)}px`,
+          }"
+        />
+        <div
+          v-if="dragged && inRow(row.from, dragged.bits)"
+          class="ghost"
+          :class="{ no: !free(dragged.bits) }"
+          :style="{ left: `${(dragged.bits - row.from) * scale}px` }"
+        >
+          <span class="mono"
+            >{{ addressOf(dragged.bits)
+            }}{{
+              !free(dragged.bits)
+                ? ' is not free'
+                : givenOut(dragged.bits)
+                  ? ' ▲ given out by DHCP'
+                  : ''
+            }}</span
+          >
+        </div>
+      </div>
+      <div class="marks mono quiet">
+        <span v-for="n in 9" :key="n" :style="{ left: `${((n - 1) / 8) * width}px` }">{{
+          n === 9
+            ? ''
+            : addressOf(row.from + Math.floor(((n - 1) * perRow) / 8))
+                .split('.')
+                .slice(n === 1 ? 0 : 3)
+                .join('.')
+        }}</span>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  position: relative;
+}
+.scale {
+  position: absolute;
+  left: 0;
+  right: 0;
+  bottom: 16px;
+  height: 16px;
+  background: var(--line);
+  border-radius: 2px;
+}
+.dhcp {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  font-size: 10.5px;
+  line-height: 16px;
+  padding-left: 4px;
+  overflow: hidden;
+  background: repeating-linear-gradient(45deg, transparent 0 4px, var(--line-strong) 4px 5px);
+  font-weight: 600;
+}
+.at {
+  position: absolute;
+  top: -2px;
+  bottom: -2px;
+  background: rgb(var(--v-theme-on-surface));
+  border-radius: 1px;
+}
+.at.clash {
+  background: rgb(var(--v-theme-error));
+}
+.next {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  border: 1.5px solid var(--copper);
+}
+.flag {
+  position: absolute;
+  display: flex;
+}
+.pole {
+  position: absolute;
+  left: -0.5px;
+  top: 18px;
+  width: 1px;
+  background: var(--line-strong);
+}
+.name {
+  height: 20px;
+  font-size: 12px;
+  padding: 0 5px;
+  border-radius: 0 3px 3px 0;
+  background: rgb(var(--v-theme-surface-variant));
+  border-left: 2px solid rgb(var(--v-theme-on-surface));
+  cursor: grab;
+  touch-action: none;
+}
+.name.lit {
+  background: color-mix(in srgb, var(--copper) 30%, rgb(var(--v-theme-surface-variant)));
+}
+.name.clash {
+  border-left-color: rgb(var(--v-theme-error));
+  color: rgb(var(--v-theme-error));
+  font-weight: 600;
+}
+.ghost {
+  position: absolute;
+  top: -5px;
+  bottom: -5px;
+  width: 3px;
+  background: var(--copper);
+  z-index: 4;
+}
+.ghost.no {
+  background: rgb(var(--v-theme-error));
+}
+.ghost span {
+  position: absolute;
+  bottom: 24px;
+  left: -4px;
+  white-space: nowrap;
+  font-size: 12px;
+  padding: 2px 6px;
+  border-radius: 3px;
+  color: rgb(var(--v-theme-background));
+  background: rgb(var(--v-theme-on-surface));
+}
+.marks span {
+  position: absolute;
+  bottom: 0;
+  font-size: 10.5px;
+}
+</style>

@@ -1,0 +1,260 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { PixelString, Piece, Prop, PropView } from '../../api/types'
+import InPlaceChoice from '../../parts/InPlaceChoice.vue'
+import InPlaceNumber from '../../parts/InPlaceNumber.vue'
+import InPlaceText from '../../parts/InPlaceText.vue'
+import { counted } from '../../parts/words'
+import { ordersOf } from '../../ribbon/colourOrders'
+import { useDisplay } from '../../state/display'
+import { freshId } from '../../state/freshId'
+
+/** What can be done with all selected props at once; each change is one step. */
+const props = defineProps<{ selected: PropView[] }>()
+const emit = defineEmits<{ gone: []; made: [props: string[]] }>()
+
+const display = useDisplay()
+const copies = ref(1)
+const zones = computed(() =>
+  display.view!.zones.map(({ id, name }) => ({ value: id, title: name })),
+)
+const types = computed(() =>
+  display.view!.pixelTypes.map(({ id, name }) => ({ value: id, title: name })),
+)
+const strings = computed(() =>
+  props.selected.flatMap((view) =>
+    view.pieces.flatMap(({ piece }) => (piece.kind === 'string' ? [piece] : [])),
+  ),
+)
+const loose = computed(() =>
+  props.selected.flatMap((view) =>
+    view.pieces.filter((piece) => !piece.port).map(({ piece }) => piece.id),
+  ),
+)
+/** The value that all have in common. */
+function common<T>(values: T[]): T | undefined {
+  return values.every((value) => value === values[0]) ? values[0] : undefined
+}
+const zone = computed(() => common(props.selected.map((view) => view.prop.zone)))
+const brightness = computed(() => common(props.selected.map((view) => view.prop.brightness)))
+const type = computed(() => common(strings.value.map((one) => one.pixelType)))
+const orders = computed(() => {
+  const usual = type.value && display.pixelTypes.get(type.value)?.colourOrder
+  return usual ? ordersOf(usual).map((order) => ({ value: order, title: order })) : []
+})
+const order = computed(() =>
+  common(strings.value.flatMap((one) => one.sections.map((section) => section.colourOrder))),
+)
+const dataIn = computed(() => common(strings.value.map((one) => one.dataIn)) ?? '')
+const connector = computed(() => common(strings.value.map((one) => one.connector)) ?? '')
+const lead = computed(() => common(strings.value.map((one) => one.leadMetres)))
+
+const change = (how: (prop: Prop) => Prop) =>
+  void display.putProps(props.selected.map((view) => how(view.prop)))
+const changeStrings = (how: (string: PixelString) => PixelString) =>
+  change((prop) => ({
+    ...prop,
+    pieces: prop.pieces.map((piece: Piece) => (piece.kind === 'string' ? how(piece) : piece)),
+  }))
+function setType(pixelType?: string) {
+  const usual = pixelType && display.pixelTypes.get(pixelType)?.colourOrder
+  if (usual) {
+    // an order of another number of channels cannot stay
+    changeStrings((one) => ({
+      ...one,
+      pixelType,
+      sections: one.sections.map((section) => ({
+        ...section,
+        colourOrder: section.colourOrder?.length === usual.length ? section.colourOrder : undefined,
+      })),
+    }))
+  }
+}
+
+/** "Bollard 1" goes on as "Bollard 2"; a name without a number gets one. */
+function nextNames(name: string, count: number): string[] {
+  const parts = /^(.*?)(\d+)(\D*)$/.exec(name)
+  const [stem, first, end] = parts ? [parts[1], Number(parts[2]), parts[3]] : [`${name} `, 1, '']
+  const taken = new Set(display.view!.props.map((view) => view.prop.name))
+  const names: string[] = []
+  for (let number = first + 1; names.length < count; number++) {
+    const next = `${stem}${number}${end}`
+    if (!taken.has(next)) {
+      names.push(next)
+    }
+  }
+  return names
+}
+async function duplicate(mirrorImage: boolean) {
+  const ids = display.view!.props.flatMap((view) => [
+    view.prop.id,
+    ...view.pieces.map((piece) => piece.piece.id),
+  ])
+  const made: string[] = []
+  const edits = props.selected.map((view) => {
+    const names = nextNames(view.prop.name, copies.value)
+    const all = names.map((name) => {
+      const id = freshId(name, [...ids, ...made])
+      made.push(id)
+      return { id, name }
+    })
+    return { type: 'DuplicateProp' as const, prop: view.prop.id, copies: all, mirrorImage }
+  })
+  const title = `Duplicate ${counted(props.selected.length, 'prop')}`
+  const done = await display.edit(
+    edits.length === 1 ? edits[0] : { type: 'Together', title, edits },
+  )
+  if (done) {
+    emit('made', made)
+  }
+}
+async function remove() {
+  const done = await display.edit({
+    type: 'RemoveProps',
+    props: props.selected.map((view) => view.prop.id),
+  })
+  if (done) {
+    emit('gone')
+  }
+}
+</script>
+
+<template>
+  <div class="bar" role="toolbar" aria-label="Selected props" data-test="selection">
+    <strong>{{
+      selected.length === 1 ? selected[0].prop.name : `${selected.length} props`
+    }}</strong>
+    <span
+      >in
+      <InPlaceChoice
+        :value="zone"
+        label="Zone"
+        :choices="zones"
+        none="no zone"
+        @change="(v) => change((prop) => ({ ...prop, zone: v }))"
+    /></span>
+    <template v-if="strings.length">
+      <InPlaceChoice
+        :value="type"
+        label="Pixel type"
+        :choices="types"
+        :none="type === undefined ? 'several types' : undefined"
+        @change="setType"
+      />
+      <InPlaceChoice
+        v-if="orders.length"
+        :value="order"
+        label="Colour order"
+        :choices="orders"
+        none="usual order"
+        @change="
+          (v) =>
+            changeStrings((one) => ({
+              ...one,
+              sections: one.sections.map((section) => ({ ...section, colourOrder: v })),
+            }))
+        "
+      />
+      <span
+        >data in
+        <InPlaceText
+          :value="dataIn"
+          none="?"
+          :most="40"
+          label="End where data enters"
+          @change="(v) => changeStrings((one) => ({ ...one, dataIn: v }))"
+      /></span>
+      <span
+        >plug
+        <InPlaceText
+          :value="connector"
+          none="?"
+          :most="40"
+          label="Connector"
+          @change="(v) => changeStrings((one) => ({ ...one, connector: v }))"
+      /></span>
+      <span
+        >lead
+        <InPlaceNumber
+          :value="lead"
+          none="?"
+          label="Lead from plug to first pixel, metres"
+          :least="0"
+          :most="1000"
+          :step="0.1"
+          @change="(v) => v !== undefined && changeStrings((one) => ({ ...one, leadMetres: v }))"
+        />
+        m</span
+      >
+      <button
+        type="button"
+        class="act"
+        @click="
+          changeStrings((one) => ({
+            ...one,
+            sections: one.sections.map((section) => ({ ...section, backward: !section.backward })),
+          }))
+        "
+      >
+        Turn round
+      </button>
+    </template>
+    <span
+      ><InPlaceNumber
+        :value="brightness"
+        none="usual"
+        label="Brightness of the prop, percent"
+        :least="0"
+        :most="100"
+        @change="(v) => change((prop) => ({ ...prop, brightness: v }))"
+      />
+      %</span
+    >
+    <span class="copies"
+      >×
+      <InPlaceNumber
+        :value="copies"
+        label="How many copies"
+        :least="1"
+        :most="200"
+        @change="(v) => (copies = v!)"
+      />
+      <button type="button" class="act" @click="duplicate(false)">Duplicate</button>
+      <button type="button" class="act" @click="duplicate(true)">Mirror image</button>
+    </span>
+    <button
+      v-if="loose.length"
+      type="button"
+      class="act"
+      @click="display.edit({ type: 'PatchNearest', pieces: loose })"
+    >
+      Hang on the nearest ports
+    </button>
+    <button type="button" class="act" @click="remove">Remove</button>
+  </div>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 16px;
+  padding: 7px 14px;
+  font-size: 13px;
+  color: rgb(var(--v-theme-on-surface));
+  background: rgb(var(--v-theme-surface-variant));
+  border-left: 3px solid var(--copper);
+}
+.act {
+  color: var(--copper);
+  font-weight: 500;
+}
+.act:hover {
+  text-decoration: underline;
+}
+.copies {
+  display: flex;
+  gap: 8px;
+}
+</style>

@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Piece } from '../api/types'
+import { useDisplay } from '../state/display'
+
+/**
+ * The 512 slots of a DMX line to scale, with what stands on it; the piece in hand is dragged or
+ * walked along by arrow keys. Its start slot is set at the device itself: moving it here says where
+ * it is to be set.
+ */
+const props = defineProps<{
+  piece: Extract<Piece, { slot: number }>
+  /** Pieces of the same line, this one included; this one alone where it hangs nowhere. */
+  line: Extract<Piece, { slot: number }>[]
+  zone?: string
+  width: number
+}>()
+
+const display = useDisplay()
+const SLOTS = 512
+const scale = computed(() => props.width / SLOTS)
+const channelsOf = (one: Extract<Piece, { slot: number }>) =>
+  one.kind === 'fixture' ? one.channels : one.pixels * 4
+const channels = computed(() => channelsOf(props.piece))
+const dragged = ref<number>()
+const slot = computed(() => dragged.value ?? props.piece.slot)
+const others = computed(() => props.line.filter((one) => one.id !== props.piece.id))
+const clash = computed(() =>
+  others.value.find(
+    (one) => one.slot < slot.value + channels.value && slot.value < one.slot + channelsOf(one),
+  ),
+)
+
+function within(wanted: number): number {
+  return Math.max(1, Math.min(SLOTS, wanted))
+}
+function set(wanted: number) {
+  const to = within(wanted)
+  if (to !== props.piece.slot) {
+    void display.edit({ type: 'SetPiece', piece: { ...props.piece, slot: to } })
+  }
+}
+function press(event: PointerEvent) {
+  const target = event.currentTarget as SVGElement
+  const from = event.clientX
+  target.setPointerCapture(event.pointerId)
+  const move = (moved: PointerEvent) => {
+    dragged.value = within(Math.round(props.piece.slot + (moved.clientX - from) / scale.value))
+  }
+  const stop = (event: Event) => {
+    target.removeEventListener('pointermove', move)
+    target.removeEventListener('pointerup', stop)
+    target.removeEventListener('pointercancel', stop)
+    if (event.type === 'pointerup' && dragged.value !== undefined) {
+      set(dragged.value)
+    }
+    dragged.value = undefined
+  }
+  target.addEventListener('pointermove', move)
+  target.addEventListener('pointerup', stop)
+  target.addEventListener('pointercancel', stop)
+}
+function onKey(event: KeyboardEvent) {
+  const step = { ArrowLeft: -1, ArrowRight: 1, PageUp: -16, PageDown: 16 }[event.key]
+  if (step !== undefined) {
+    event.preventDefault()
+    event.stopPropagation()
+    set(props.piece.slot + step)
+  }
+}
+</script>
+
+<template>
+  <div class="line">
+    <svg :width="width" height="44" class="slots">
+      <rect x="0" y="10" :width="width" height="18" class="ground" />
+      <g v-for="n in 9" :key="n">
+        <line :x1="(n - 1) * 64 * scale" :x2="(n - 1) * 64 * scale" y1="8" y2="31" class="tick" />
+        <text v-if="n < 9" :x="(n - 1) * 64 * scale + 2" y="42" class="number mono">
+          {{ (n - 1) * 64 + 1 }}
+        </text>
+      </g>
+      <rect
+        v-for="one in others"
+        :key="one.id"
+        :x="(one.slot - 1) * scale"
+        y="12"
+        :width="Math.max(2, channelsOf(one) * scale)"
+        height="14"
+        class="other"
+      >
+        <title>{{ one.name }}: {{ one.slot }} – {{ one.slot + channelsOf(one) - 1 }}</title>
+      </rect>
+      <rect
+        :x="(slot - 1) * scale"
+        y="9"
+        :width="Math.max(4, channels * scale)"
+        height="20"
+        rx="2"
+        class="mine"
+        :class="{ clash }"
+        :fill="display.zoneColour(zone)"
+        role="slider"
+        tabindex="0"
+        :aria-label="`Start slot of ${piece.name}`"
+        :aria-valuenow="slot"
+        aria-valuemin="1"
+        aria-valuemax="512"
+        @pointerdown="press"
+        @keydown="onKey"
+      />
+    </svg>
+    <span class="mono told">
+      {{ slot }} – {{ slot + channels - 1 }}
+      <template v-if="clash">▲ meets {{ clash.name }}</template>
+      <template v-else-if="slot + channels - 1 > SLOTS">▲ past slot 512</template>
+    </span>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  display: grid;
+}
+.slots {
+  display: block;
+  overflow: visible;
+}
+.ground {
+  fill: var(--line);
+}
+.tick {
+  stroke: var(--line-strong);
+}
+.number {
+  font-size: 10px;
+  fill: var(--quiet);
+}
+.other {
+  fill: var(--line-strong);
+}
+.mine {
+  cursor: ew-resize;
+  touch-action: none;
+  stroke: rgb(var(--v-theme-on-surface));
+  stroke-width: 1.2;
+}
+.mine.clash {
+  stroke: rgb(var(--v-theme-error));
+  stroke-width: 2.5;
+}
+.told {
+  font-size: 12px;
+}
+</style>

@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import { mdiLinkVariant } from '@mdi/js'
+import { computed, ref } from 'vue'
+import type { PixelString, Section, SectionView } from '../api/types'
+import { useDisplay } from '../state/display'
+import SectionBlock from './SectionBlock.vue'
+
+/**
+ * A string enlarged, plug end first: its sections, split by double-click, joined and shifted at the
+ * boundaries between them.
+ */
+const props = defineProps<{
+  string: PixelString
+  zone?: string
+  /** Where its sections stand, if it hangs anywhere. */
+  at?: SectionView[]
+  /** In force where a section has none of its own (%). */
+  brightness: number
+  width: number
+}>()
+
+const display = useDisplay()
+const usualOrder = computed(
+  () => display.pixelTypes.get(props.string.pixelType)?.colourOrder ?? 'RGB',
+)
+/** Widths of the sections: to scale, but never too small to edit. */
+const widths = computed(() => {
+  const { sections } = props.string
+  const total = sections.reduce((sum, s) => sum + s.pixels + s.nullPixels, 0)
+  return sections.map((s) => Math.max(270, (props.width * (s.pixels + s.nullPixels)) / total))
+})
+
+function set(index: number, changes: Partial<Section>) {
+  const section = { ...props.string.sections[index], ...changes }
+  void display.edit({ type: 'SetSection', piece: props.string.id, index, section })
+}
+function split(index: number, pixels: number) {
+  void display.edit({ type: 'SplitSection', piece: props.string.id, index, pixels })
+}
+function join(index: number) {
+  void display.edit({ type: 'JoinSections', piece: props.string.id, index })
+}
+
+/** A boundary that is being dragged, and how many pixels the section before it would have. */
+const dragged = ref<{ index: number; pixels: number }>()
+function press(event: PointerEvent, index: number) {
+  const from = event.clientX
+  const { sections } = props.string
+  const both = sections[index].pixels + sections[index + 1].pixels
+  const perPixel = (widths.value[index] + widths.value[index + 1]) / both
+  const target = event.currentTarget as HTMLElement
+  target.setPointerCapture(event.pointerId)
+  const move = (moved: PointerEvent) => {
+    const pixels = Math.round(sections[index].pixels + (moved.clientX - from) / perPixel)
+    dragged.value = { index, pixels: Math.max(1, Math.min(both - 1, pixels)) }
+  }
+  const stop = (event: Event) => {
+    target.removeEventListener('pointermove', move)
+    target.removeEventListener('pointerup', stop)
+    target.removeEventListener('pointercancel', stop)
+    if (event.type === 'pointerup' && dragged.value) {
+      shift(index, dragged.value.pixels)
+    }
+    dragged.value = undefined
+  }
+  target.addEventListener('pointermove', move)
+  target.addEventListener('pointerup', stop)
+  target.addEventListener('pointercancel', stop)
+}
+function shift(index: number, pixels: number) {
+  if (pixels !== props.string.sections[index].pixels) {
+    void display.edit({ type: 'MoveBoundary', piece: props.string.id, index, pixels })
+  }
+}
+/** Arrows shift a boundary by a pixel, with Shift by ten; Delete joins. */
+function onKey(event: KeyboardEvent, index: number) {
+  const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
+  if (step !== undefined) {
+    event.preventDefault()
+    event.stopPropagation()
+    shift(index, props.string.sections[index].pixels + step * (event.shiftKey ? 10 : 1))
+  } else if (event.key === 'Delete' || event.key === 'Backspace') {
+    event.preventDefault()
+    event.stopPropagation()
+    join(index)
+  }
+}
+</script>
+
+<template>
+  <div class="strip">
+    <slot name="plug" />
+    <template v-for="(section, i) in string.sections" :key="i">
+      <SectionBlock
+        :section="section"
+        :index="i"
+        :at="at?.[i]"
+        :width="widths[i]"
+        :zone-colour="display.zoneColour(zone)"
+        :brightness="brightness"
+        :usual-order="usualOrder"
+        @set="(changes) => set(i, changes)"
+        @split="(pixels) => split(i, pixels)"
+      />
+      <div v-if="i < string.sections.length - 1" class="seam" :class="{ low: at }">
+        <div
+          class="boundary"
+          role="slider"
+          tabindex="0"
+          :aria-label="`Boundary between sections ${i + 1} and ${i + 2}; Delete joins them`"
+          :aria-valuenow="section.pixels"
+          :aria-valuemin="1"
+          :aria-valuemax="section.pixels + string.sections[i + 1].pixels - 1"
+          :data-boundary="i"
+          title="Drag, or arrow keys: shift. Delete: join"
+          @pointerdown="(event) => press(event, i)"
+          @keydown="(event) => onKey(event, i)"
+        />
+        <button
+          type="button"
+          class="join"
+          :aria-label="`Join sections ${i + 1} and ${i + 2}`"
+          @click="join(i)"
+        >
+          <v-icon :icon="mdiLinkVariant" size="13" />
+        </button>
+        <span v-if="dragged?.index === i" class="shifted mono"
+          >{{ dragged.pixels }} |
+          {{ section.pixels + string.sections[i + 1].pixels - dragged.pixels }}</span
+        >
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.strip {
+  display: flex;
+  align-items: stretch;
+  font-size: 12px;
+}
+.seam {
+  position: relative;
+  flex: none;
+  width: 14px;
+}
+.boundary {
+  width: 10px;
+  height: 60px;
+  margin-left: 1px;
+  border-radius: 3px;
+  cursor: col-resize;
+  touch-action: none;
+  background: linear-gradient(90deg, transparent 4px, var(--line-strong) 4px 6px, transparent 6px);
+}
+.seam.low .boundary {
+  margin-top: 46px;
+}
+.boundary:hover {
+  background-color: color-mix(in srgb, var(--copper) 30%, transparent);
+}
+.join {
+  color: var(--copper);
+  margin-left: -2px;
+}
+.shifted {
+  position: absolute;
+  top: 26px;
+  left: 16px;
+  padding: 2px 6px;
+  white-space: nowrap;
+  color: rgb(var(--v-theme-background));
+  background: rgb(var(--v-theme-on-surface));
+  border-radius: 3px;
+  z-index: 3;
+}
+</style>

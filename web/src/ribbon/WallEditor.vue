@@ -1,0 +1,233 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { GridOrder, Panels, SectionView, Wall, WallView } from '../api/types'
+import InPlaceChoice from '../parts/InPlaceChoice.vue'
+import InPlaceNumber from '../parts/InPlaceNumber.vue'
+import { useDisplay } from '../state/display'
+import WallPicture from './WallPicture.vue'
+
+/** A wall: its picture from the front, and its size as panels, as pixels, or as size and pitch. */
+const props = defineProps<{ wall: Wall; view: WallView; at?: SectionView }>()
+
+const display = useDisplay()
+function set(changes: Partial<Wall>) {
+  void display.edit({ type: 'SetPiece', piece: { ...props.wall, ...changes } })
+}
+const setOrder = (changes: Partial<GridOrder>) =>
+  set({ order: { ...props.wall.order, ...changes } })
+const setPanels = (changes: Partial<Panels>) =>
+  set({ panels: { ...props.wall.panels!, ...changes } })
+const setChain = (changes: Partial<GridOrder>) =>
+  setPanels({ order: { ...props.wall.panels!.order, ...changes } })
+
+const made = computed(() =>
+  props.wall.panels ? 'panels' : props.wall.resolution ? 'pixels' : 'screen',
+)
+/** Says the size another way, as near to what it is as that way can. */
+function remake(how: string | undefined) {
+  const { width, height } = props.view
+  const none = { panels: undefined, resolution: undefined }
+  if (how === 'panels') {
+    const order: GridOrder = { start: 'TOP_LEFT', lines: 'ROWS', serpentine: false }
+    set({
+      ...none,
+      panels: {
+        panelWidth: Math.min(width, 64),
+        panelHeight: Math.min(height, 32),
+        columns: Math.max(1, Math.round(width / 64)),
+        rows: Math.max(1, Math.round(height / 32)),
+        order,
+        cards: [],
+      },
+    })
+  } else if (how === 'screen') {
+    const pitch = props.wall.pitchMillimetres ?? 10
+    const size = { widthMillimetres: width * pitch, heightMillimetres: height * pitch }
+    set({ ...none, size, pitchMillimetres: pitch })
+  } else {
+    set({ ...none, resolution: { width, height } })
+  }
+}
+const lines = [
+  { value: 'ROWS', title: 'row by row' },
+  { value: 'COLUMNS', title: 'column by column' },
+]
+const turning = [
+  { value: 'no', title: 'each line from the same side' },
+  { value: 'yes', title: 'back and forth' },
+]
+const corners = [
+  { value: 'TOP_LEFT', title: 'top left' },
+  { value: 'TOP_RIGHT', title: 'top right' },
+  { value: 'BOTTOM_LEFT', title: 'bottom left' },
+  { value: 'BOTTOM_RIGHT', title: 'bottom right' },
+]
+const asCorner = (value?: string) => value as GridOrder['start']
+const asLines = (value?: string) => value as GridOrder['lines']
+</script>
+
+<template>
+  <div class="wall">
+    <WallPicture :wall="wall" :view="view" @corner="(start) => setOrder({ start })" />
+    <ul class="facts">
+      <li>
+        <strong class="mono">{{ view.width }} × {{ view.height }} pixels</strong>
+        <template v-if="at?.start">
+          · <span class="mono">{{ at.start }} – {{ at.end }}</span
+          >{{ at.held ? ', held' : '' }}</template
+        >
+      </li>
+      <li>
+        first pixel
+        <InPlaceChoice
+          :value="wall.order.start"
+          label="Corner of the first pixel, from the front"
+          :choices="corners"
+          @change="(v) => setOrder({ start: asCorner(v) })"
+        />,
+        <InPlaceChoice
+          :value="wall.order.lines"
+          label="How the pixels are run through"
+          :choices="lines"
+          @change="(v) => setOrder({ lines: asLines(v) })"
+        />,
+        <InPlaceChoice
+          :value="wall.order.serpentine ? 'yes' : 'no'"
+          label="Whether every second line runs back"
+          :choices="turning"
+          @change="(v) => setOrder({ serpentine: v === 'yes' })"
+        />
+      </li>
+      <li>
+        told as
+        <InPlaceChoice
+          :value="made"
+          label="How its size is told"
+          :choices="[
+            { value: 'panels', title: 'panels' },
+            { value: 'pixels', title: 'pixels' },
+            { value: 'screen', title: 'size and pitch' },
+          ]"
+          @change="remake"
+        />:
+        <template v-if="wall.panels">
+          <InPlaceNumber
+            :value="wall.panels.columns"
+            label="Panels side by side"
+            :least="1"
+            :most="100"
+            @change="(v) => setPanels({ columns: v! })"
+          />
+          ×
+          <InPlaceNumber
+            :value="wall.panels.rows"
+            label="Panels above each other"
+            :least="1"
+            :most="100"
+            @change="(v) => setPanels({ rows: v! })"
+          />
+          panels of
+          <InPlaceNumber
+            :value="wall.panels.panelWidth"
+            label="Pixels across a panel"
+            :least="1"
+            :most="1024"
+            @change="(v) => setPanels({ panelWidth: v! })"
+          />
+          ×
+          <InPlaceNumber
+            :value="wall.panels.panelHeight"
+            label="Pixels down a panel"
+            :least="1"
+            :most="1024"
+            @change="(v) => setPanels({ panelHeight: v! })"
+          />
+        </template>
+        <template v-else-if="wall.resolution">
+          <InPlaceNumber
+            :value="wall.resolution.width"
+            label="Pixels across"
+            :least="1"
+            :most="10000"
+            @change="(v) => set({ resolution: { ...wall.resolution!, width: v! } })"
+          />
+          ×
+          <InPlaceNumber
+            :value="wall.resolution.height"
+            label="Pixels down"
+            :least="1"
+            :most="10000"
+            @change="(v) => set({ resolution: { ...wall.resolution!, height: v! } })"
+          />
+        </template>
+        <template v-else-if="wall.size">
+          <InPlaceNumber
+            :value="wall.size.widthMillimetres"
+            label="Width, millimetres"
+            :least="1"
+            :most="1000000"
+            :step="0.1"
+            @change="(v) => set({ size: { ...wall.size!, widthMillimetres: v! } })"
+          />
+          ×
+          <InPlaceNumber
+            :value="wall.size.heightMillimetres"
+            label="Height, millimetres"
+            :least="1"
+            :most="1000000"
+            :step="0.1"
+            @change="(v) => set({ size: { ...wall.size!, heightMillimetres: v! } })"
+          />
+          mm, a pixel every
+          <InPlaceNumber
+            :value="wall.pitchMillimetres"
+            label="Pitch, millimetres"
+            :least="0.1"
+            :most="10000"
+            :step="0.1"
+            @change="(v) => set({ pitchMillimetres: v! })"
+          />
+          mm
+        </template>
+      </li>
+      <li v-if="wall.panels">
+        chained from
+        <InPlaceChoice
+          :value="wall.panels.order.start"
+          label="Corner of the first panel, from the front"
+          :choices="corners"
+          @change="(v) => setChain({ start: asCorner(v) })"
+        />,
+        <InPlaceChoice
+          :value="wall.panels.order.lines"
+          label="How the panels are chained"
+          :choices="lines"
+          @change="(v) => setChain({ lines: asLines(v) })"
+        />,
+        <InPlaceChoice
+          :value="wall.panels.order.serpentine ? 'yes' : 'no'"
+          label="Whether every second line of panels runs back"
+          :choices="turning"
+          @change="(v) => setChain({ serpentine: v === 'yes' })"
+        />
+      </li>
+      <li v-for="card in wall.panels?.cards" :key="card.name" class="mono">
+        {{ card.name }}: rows {{ card.rows.join(', ') }} ·
+        {{ card.rows.length * view.width * wall.panels!.panelHeight }} of {{ card.mostPixels }} px ·
+        {{ card.refreshHertz }} Hz
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.wall {
+  display: flex;
+  gap: 20px;
+}
+.facts {
+  list-style: none;
+  font-size: 12.5px;
+  line-height: 26px;
+}
+</style>

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useDisplay } from '../state/display'
+
+/** A display begins from nothing, as a copy of last year's, from a file, or as the demo. */
+const emit = defineEmits<{ done: [] }>()
+
+const display = useDisplay()
+const name = ref('')
+const copyOf = ref('')
+const file = ref<HTMLInputElement>()
+const suggestion = computed(() => {
+  const source = display.list.find((one) => one.id === copyOf.value)
+  return source ? `${source.name.replace(/ \d{4}$/, '')} ${new Date().getFullYear() + 1}` : ''
+})
+const given = computed(() => name.value.trim() || suggestion.value)
+
+async function start() {
+  if (given.value) {
+    emit('done')
+    await display.create(given.value, copyOf.value || undefined)
+  }
+}
+function take(event: Event) {
+  const input = event.target as HTMLInputElement
+  const chosen = input.files?.[0]
+  // the same file may be chosen again after it was mended
+  input.value = ''
+  if (chosen) {
+    emit('done')
+    void display.importFile(chosen)
+  }
+}
+function demo() {
+  emit('done')
+  void display.addDemo()
+}
+</script>
+
+<template>
+  <form class="new" @submit.prevent="start">
+    <v-text-field
+      v-model="name"
+      label="Name of the display"
+      :placeholder="suggestion"
+      :persistent-placeholder="suggestion !== ''"
+      maxlength="80"
+      autofocus
+    />
+    <label v-if="display.list.length" class="from">
+      begins
+      <select v-model="copyOf" aria-label="What it begins as" data-test="copy-of">
+        <option value="">empty</option>
+        <option v-for="one in display.list" :key="one.id" :value="one.id">
+          as a copy of {{ one.name }}
+        </option>
+      </select>
+    </label>
+    <div class="acts">
+      <v-btn type="submit" color="primary" variant="flat" :disabled="!given">Start</v-btn>
+      <v-btn @click="file?.click()">Open a file…</v-btn>
+      <v-btn @click="demo">Look at the demo</v-btn>
+    </div>
+    <input
+      ref="file"
+      type="file"
+      accept=".json"
+      hidden
+      aria-label="Display file"
+      data-test="import-file"
+      @change="take"
+    />
+  </form>
+</template>
+
+<style scoped>
+.new {
+  display: grid;
+  gap: 14px;
+}
+.from select {
+  border-bottom: 1px dashed var(--copper);
+}
+.from option {
+  color: rgb(var(--v-theme-on-surface));
+  background: rgb(var(--v-theme-surface));
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+</style>
