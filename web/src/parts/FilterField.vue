@@ -26,7 +26,7 @@ defineProps<{ label: string; shown: number; all: number }>()
   display: flex;
   align-items: center;
   gap: 10px;
-  width: 300px;
+  width: 290px;
 }
 .count {
   white-space: nowrap;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One of several, chosen where it stands. */
-defineProps<{
+const props = defineProps<{
   value?: string
   label: string
   choices: { value: string; title: string }[]
@@ -10,7 +10,10 @@ defineProps<{
 const emit = defineEmits<{ change: [value: string | undefined] }>()
 
 function choose(event: Event) {
-  emit('change', (event.target as HTMLSelectElement).value || undefined)
+  const field = event.target as HTMLSelectElement
+  emit('change', field.value || undefined)
+  // what is shown is what is; it follows when the change has been made
+  field.value = props.value ?? ''
 }
 </script>
 

@@ -51,7 +51,7 @@ function cancel() {
     :placeholder="none"
     :aria-label="label"
     :title="label"
-    :style="{ width: `${Math.max(2, (text || none || '').length) + 1.5}ch` }"
+    :style="{ width: `${Math.max(2, (text || none || '').length) + 0.6}ch` }"
     @keydown.enter.stop.prevent="commit"
     @keydown.esc.stop="cancel"
     @input="field?.setCustomValidity('')"

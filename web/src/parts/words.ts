@@ -2,7 +2,7 @@
 export const PROTOCOLS = { E131: 'E1.31', ARTNET: 'Art-Net', DDP: 'DDP', NONE: 'host' } as const
 
 export const TRANSPORTS = {
-  UNICAST: 'to its address',
+  UNICAST: 'unicast',
   MULTICAST: 'multicast',
   BROADCAST: 'broadcast',
 } as const

@@ -244,6 +244,7 @@ const sources = computed(() => {
               v-if="firstFree(one.occupant)"
               type="button"
               class="next"
+              :class="{ wanted: wrong(one.occupant) }"
               :aria-label="`Next free address for ${one.title}`"
               @click="give(one.occupant, firstFree(one.occupant)!)"
             >
@@ -337,6 +338,12 @@ const sources = computed(() => {
 }
 .next {
   color: var(--copper);
+  opacity: 0;
+}
+.next.wanted,
+.next:focus-visible,
+li:hover .next {
+  opacity: 1;
 }
 .next:hover {
   text-decoration: underline;

@@ -24,7 +24,7 @@ const NAME = 190
 const HANGS = 240
 const SITE = 320
 /** Room that an opened piece takes, by kind. */
-const OPEN = { string: 172, wall: 214, fixture: 112, decoder: 112, circuit: 58, dimmer: 58 }
+const OPEN = { string: 140, wall: 200, fixture: 112, decoder: 112, circuit: 58, dimmer: 58 }
 const USUAL_BRIGHTNESS = 30
 
 const props = defineProps<{ prop?: string }>()
@@ -362,7 +362,7 @@ const pixels = computed(() =>
         </div>
       </div>
     </div>
-    <aside v-if="site" class="site">
+    <aside v-if="site" class="beside">
       <SitePlan :width="SITE" :height="270" />
     </aside>
   </div>
@@ -485,8 +485,8 @@ const pixels = computed(() =>
   font-size: 12.5px;
   line-height: 24px;
 }
-.site {
-  width: 352px;
+.beside {
+  width: 354px;
   flex: none;
   overflow: auto;
   padding: 12px 16px;

@@ -15,7 +15,7 @@ const router = useRouter()
 const query = ref('')
 const at = ref(0)
 const open = ref(false)
-const box = ref<{ $el: HTMLElement }>()
+const box = ref<HTMLInputElement>()
 
 const found = computed(() => (display.view ? find(display.view, query.value) : []))
 watch(query, () => {
@@ -26,7 +26,7 @@ watch(query, () => {
 const onKey = (event: KeyboardEvent) => {
   if (event.key === '/' && !isTyping(event) && !event.ctrlKey && !event.metaKey) {
     event.preventDefault()
-    box.value?.$el.querySelector('input')?.focus()
+    box.value?.focus()
   }
 }
 window.addEventListener('keydown', onKey)
@@ -41,8 +41,8 @@ async function choose(one: Found | undefined) {
   if (!one) {
     return
   }
-  query.value = ''
-  open.value = false
+  // the keyboard belongs to where it goes
+  leave()
   if (one.patch) {
     await patching.patch([one.patch.piece], { port: one.patch.lane.port })
     await goThere({ piece: one.patch.piece })
@@ -56,33 +56,39 @@ async function choose(one: Found | undefined) {
 function leave() {
   open.value = false
   query.value = ''
-  box.value?.$el.querySelector('input')?.blur()
+  box.value?.blur()
 }
 </script>
 
 <template>
   <div class="finder">
-    <v-text-field
+    <v-icon :icon="mdiMagnify" size="20" class="sign" />
+    <input
       ref="box"
       v-model="query"
+      class="field"
       placeholder="Find, or “ridge to K2-5”"
       aria-label="Find a name, address, port or IP; or patch: name to port"
-      :prepend-inner-icon="mdiMagnify"
       role="combobox"
+      aria-autocomplete="list"
+      aria-controls="finds"
       :aria-expanded="open"
+      :aria-activedescendant="open && found.length ? `find-${at}` : undefined"
       data-test="finder"
       @keydown.down.prevent="step(1)"
       @keydown.up.prevent="step(-1)"
       @keydown.enter.prevent="choose(found[at])"
       @keydown.esc="leave"
       @blur="open = false"
-    >
-      <template #append-inner><kbd class="mono quiet">/</kbd></template>
-    </v-text-field>
-    <ul v-if="open" class="finds" role="listbox" aria-label="Found">
-      <li v-if="found.length === 0" class="quiet none">Nothing is called that</li>
+    />
+    <kbd class="mono quiet" aria-hidden="true">/</kbd>
+    <ul v-show="open" id="finds" class="finds" role="listbox" aria-label="Found">
+      <li v-if="found.length === 0" class="quiet none" role="option" aria-selected="false">
+        Nothing is called that
+      </li>
       <li
         v-for="(one, index) in found"
+        :id="`find-${index}`"
         :key="one.key"
         role="option"
         :aria-selected="index === at"
@@ -99,6 +105,30 @@ function leave() {
 <style scoped>
 .finder {
   position: relative;
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  height: 38px;
+  padding: 0 10px;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+}
+.finder:focus-within {
+  outline: 2px solid var(--copper);
+}
+.sign {
+  color: var(--quiet);
+}
+.field {
+  flex: 1;
+  min-width: 0;
+}
+.field:focus-visible {
+  outline: none;
+}
+.field::placeholder {
+  color: var(--quiet);
+  opacity: 1;
 }
 .finds {
   position: absolute;

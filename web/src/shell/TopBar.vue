@@ -81,7 +81,7 @@ async function settle() {
         :disabled="!display.view.undo.undo"
         class="step"
         data-test="undo"
-        :aria-label="`Undo: ${display.view.undo.undo ?? 'nothing'}`"
+        :aria-label="display.view.undo.undo ? `Undo: ${display.view.undo.undo}` : 'Nothing to undo'"
         @click="display.undo()"
       >
         <span class="what">{{ display.view.undo.undo ?? 'Nothing to undo' }}</span>

@@ -159,7 +159,7 @@ function take(event: Event) {
 
 <style scoped>
 .catalogue {
-  width: 400px;
+  width: 350px;
   flex: none;
   overflow: auto;
   border-left: 1px solid var(--line);
@@ -224,7 +224,7 @@ function take(event: Event) {
 }
 dl {
   display: grid;
-  grid-template-columns: 130px 1fr;
+  grid-template-columns: 112px 1fr;
   gap: 4px 10px;
   margin: 0;
 }

@@ -67,9 +67,16 @@ const hosts = computed(() =>
 const zones = computed(() =>
   display.view!.zones.map(({ id, name }) => ({ value: id, title: name })),
 )
-const power = computed(
-  () => props.model?.facts.find((fact) => fact.aspect === 'Power inputs')?.text,
-)
+/** Such as "2 × 30 A": each input on its own. */
+const power = computed(() => {
+  const ratings = props.model?.model.powerInputs.map((input) => `${input.amps} A`) ?? []
+  return [...new Set(ratings)]
+    .map((rating) => {
+      const count = ratings.filter((one) => one === rating).length
+      return count > 1 ? `${count} × ${rating}` : rating
+    })
+    .join(', ')
+})
 
 /** Ports drawn as sockets, by kind; a kind with many in rows of a bank. */
 const sockets = computed(() => {
@@ -184,7 +191,7 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
             none="nobody"
             @change="(source) => set({ source })"
         /></span>
-        <span v-if="view.protocol !== 'DDP'" class="mono"
+        <span v-if="view.protocol !== 'DDP'"
           >universe
           <InPlaceNumber
             :value="settings.firstUniverse"
@@ -200,7 +207,7 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
             :label="`Universe size of ${controller.tag}`"
             :least="6"
             :most="512"
-            @change="(v) => set({ universeSize: v! })" />, at least
+            @change="(v) => set({ universeSize: v! })" />, keep
           <InPlaceNumber
             :value="settings.reserveUniverses"
             :label="`Universes to keep for ${controller.tag}`"
@@ -208,8 +215,8 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
             :most="64000"
             @change="(v) => set({ reserveUniverses: v! })"
         /></span>
-        <span v-else class="mono"
-          >{{ block.channels }} bytes, at least
+        <span v-else
+          >{{ block.channels }} bytes, keep
           <InPlaceNumber
             :value="settings.reserveChannels"
             :label="`Bytes to keep for ${controller.tag}`"
@@ -237,9 +244,7 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
           none="no zone"
           @change="(zone) => set({ zone })"
       /></span>
-      <span v-if="power && power !== 'none told'" class="quiet" title="Power inputs">{{
-        power
-      }}</span>
+      <span v-if="power" class="quiet" title="Power inputs">{{ power }}</span>
       <span class="note"
         ><InPlaceText
           :value="settings.note"
@@ -277,8 +282,8 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
   display: flex;
   align-items: center;
   flex-wrap: wrap;
-  gap: 2px 12px;
-  min-height: 26px;
+  gap: 0 9px;
+  min-height: 25px;
 }
 .second {
   font-size: 12.5px;

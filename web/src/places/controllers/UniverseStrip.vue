@@ -139,6 +139,20 @@ const numbers = computed(() => {
   }
   return all
 })
+/** Spans whose tag has room: one before the next begins. */
+const labelled = computed(() => {
+  const keys = new Set<string>()
+  for (const line of lines.value) {
+    line.spans.forEach((span) => {
+      const next = line.spans.find((one) => one.level === span.level && one.from >= span.to)
+      const room = ((next?.from ?? range.value.last + 1) - span.from) * scale.value
+      if (room > 7.5 * span.view.controller.tag.length + 6) {
+        keys.add(span.key)
+      }
+    })
+  }
+  return keys
+})
 const tops = computed(() => {
   let at = 14
   return lines.value.map((line) => {
@@ -206,6 +220,13 @@ function told(span: Span): string {
             :y="tops[i] + span.level * (BAR + 3)"
             :width="Math.max(2, (Math.min(span.to, span.used) - span.from) * scale - 1)"
             :height="BAR"
+            class="ground"
+          />
+          <rect
+            :x="x(span.from)"
+            :y="tops[i] + span.level * (BAR + 3)"
+            :width="Math.max(2, (Math.min(span.to, span.used) - span.from) * scale - 1)"
+            :height="BAR"
             :fill="display.zoneColour(span.view.controller.settings.zone)"
             class="used"
             :class="{ dmx: span.dmx }"
@@ -216,7 +237,7 @@ function told(span: Span): string {
             class="pin"
           />
           <text
-            v-if="(span.to - span.from) * scale > 20"
+            v-if="labelled.has(span.key)"
             :x="x(span.from) + 4"
             :y="tops[i] + span.level * (BAR + 3) + 14"
             class="tag mono"
@@ -288,6 +309,9 @@ svg {
 .all {
   fill: url(#reserve);
   stroke: var(--line-strong);
+}
+.ground {
+  fill: rgb(var(--v-theme-background));
 }
 .used {
   fill-opacity: 0.4;

@@ -10,8 +10,8 @@ const props = defineProps<{ flows: Flow[]; width: number; lit?: string }>()
 const emit = defineEmits<{ point: [controller: string | undefined] }>()
 
 const ROW = 26
-const LEFT = 210
-const RIGHT = 470
+const LEFT = 236
+const RIGHT = 560
 const display = useDisplay()
 
 const shown = computed(() => props.flows.filter((flow) => display.controllerOf(flow.controller)))
@@ -44,6 +44,15 @@ const sources = computed(() => {
     all.set(key, source)
   }
   return [...all.values()]
+})
+/** All devices on the air share it; there is one cell as far as the plan knows. */
+const air = computed(() => {
+  const flows = shown.value.filter((flow) => flow.wifi && !flow.backup)
+  return {
+    tags: flows.map((flow) => display.controllerOf(flow.controller)!.controller.tag),
+    packets: flows.reduce((sum, flow) => sum + flow.traffic.packetsPerSecond, 0),
+    megabits: flows.reduce((sum, flow) => sum + flow.traffic.megabitsPerSecond, 0),
+  }
 })
 const height = computed(() => Math.max(shown.value.length * ROW, sources.value.length * 56) + 8)
 const sourceY = computed(() => {
@@ -95,6 +104,13 @@ function told(flow: Flow): string {
 </script>
 
 <template>
+  <p v-if="air.tags.length" class="quiet">
+    On the air: {{ air.tags.join(', ') }} share
+    <span class="mono"
+      >{{ Math.round(air.packets).toLocaleString('en') }} packets/s ·
+      {{ air.megabits.toFixed(2) }} of 20 Mbit/s</span
+    >
+  </p>
   <div class="flows" :style="{ height: `${height}px` }">
     <svg :width="width" :height="height" aria-hidden="true">
       <path
@@ -181,6 +197,7 @@ svg {
   left: 0;
   display: grid;
   height: 56px;
+  white-space: nowrap;
   align-content: center;
   border-right: 3px solid var(--line-strong);
   font-size: 13px;
@@ -191,6 +208,7 @@ svg {
 }
 .small {
   font-size: 11.5px;
+  white-space: nowrap;
 }
 .sink {
   position: absolute;
@@ -209,5 +227,6 @@ svg {
 }
 .what {
   font-size: 12.5px;
+  white-space: nowrap;
 }
 </style>

@@ -4,8 +4,7 @@ import type { AddressLine, Occupant } from '../../api/types'
 import { addressOf, bitsOf } from './ip'
 
 /**
- * The addresses of a subnet to scale, 256 to a line; of a large one only the lines where anything
- * stands. A device is dragged to a free place, or walked there with the arrow keys.
+ * The addresses of a subnet place by place, 64 to a line; only lines where anything stands. A device is dragged to a free place, or walked there with the arrow keys.
  */
 const props = defineProps<{ line: AddressLine; width: number; lit?: string }>()
 const emit = defineEmits<{
@@ -13,7 +12,7 @@ const emit = defineEmits<{
   point: [controller: string | undefined]
 }>()
 
-const ROW = 256
+const ROW = 64
 const first = computed(() => bitsOf(props.line.first))
 const last = computed(() => bitsOf(props.line.last))
 const base = computed(() => bitsOf(props.line.subnet.network))
@@ -36,6 +35,7 @@ const rows = computed(() => {
   }
   if (dhcp.value) {
     add(dhcp.value.from)
+    add(dhcp.value.to)
   }
   add(first.value)
   return [...wanted].sort((a, b) => a - b).map((row) => base.value + row * ROW)
@@ -50,7 +50,7 @@ interface Flag {
   x: number
   level: number
 }
-const FLAG = 58
+const FLAG = 38
 /** Flags stand on as many levels as it takes that no two cover each other. */
 const flags = computed(() =>
   rows.value.map((from) => {
@@ -167,6 +167,12 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
           DHCP
         </div>
         <div
+          v-for="n in perRow - 1"
+          :key="`place ${n}`"
+          class="tick"
+          :style="{ left: `${n * scale}px` }"
+        />
+        <div
           v-for="flag in row.made"
           :key="flag.bits"
           class="at"
@@ -237,10 +243,17 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
   background: repeating-linear-gradient(45deg, transparent 0 4px, var(--line-strong) 4px 5px);
   font-weight: 600;
 }
+.tick {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  width: 1px;
+  background: rgb(var(--v-theme-background));
+}
 .at {
   position: absolute;
-  top: -2px;
-  bottom: -2px;
+  top: 0;
+  bottom: 0;
   background: rgb(var(--v-theme-on-surface));
   border-radius: 1px;
 }

@@ -42,7 +42,9 @@ class EveryKindTest {
       window.reveal("K9-P1", window.lane("k9|PANEL|1"));
       window.leg("tide-wall-1").click();
       assertThat(window.page.getByTestId("glass")).containsText("128 × 64 pixels");
-      assertThat(window.page.getByTestId("glass")).containsText("first pixel top left, row by row");
+      assertThat(window.page.getByLabel("Corner of the first pixel, from the front"))
+          .hasValue("TOP_LEFT");
+      assertThat(window.page.getByLabel("How the pixels are run through")).hasValue("ROWS");
       window.page.keyboard().press("Escape");
 
       spread(window);

@@ -31,7 +31,16 @@ final class Program implements AutoCloseable {
    * @param port 0 for any free one
    */
   static Program demo(Path data, int port) throws IOException {
-    Process process = start("demo", "--port", "" + port, "--data", data.toString());
+    return started("demo", data, port);
+  }
+
+  /** With no display at all. */
+  static Program empty(Path data) throws IOException {
+    return started("serve", data, 0);
+  }
+
+  private static Program started(String command, Path data, int port) throws IOException {
+    Process process = start(command, "--port", "" + port, "--data", data.toString());
     BufferedReader out = reader(process);
     List<String> told = new ArrayList<>();
     for (String line = out.readLine(); line != null; line = out.readLine()) {

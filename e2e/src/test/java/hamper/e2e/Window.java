@@ -32,7 +32,11 @@ final class Window implements AutoCloseable {
   final List<String> errors = new ArrayList<>();
 
   Window(String url) {
-    context = BROWSER.newContext(new Browser.NewContextOptions().setViewportSize(1280, 900));
+    context =
+        BROWSER.newContext(
+            new Browser.NewContextOptions()
+                .setViewportSize(1280, 900)
+                .setPermissions(List.of("clipboard-read", "clipboard-write")));
     page = context.newPage();
     page.onConsoleMessage(
         message -> {
@@ -81,7 +85,9 @@ final class Window implements AutoCloseable {
   }
 
   void go(String place) {
-    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(place)).click();
+    page.getByRole(AriaRole.NAVIGATION)
+        .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(place))
+        .click();
   }
 
   /** A leg on a lane. */
@@ -129,6 +135,19 @@ final class Window implements AutoCloseable {
     work.run();
     page.waitForFunction(
         "before => document.querySelector('main').dataset.version !== before", before);
+  }
+
+  /** Opens something by the finder: / and its name. */
+  void find(String text) {
+    page.keyboard().press("/");
+    page.keyboard().type(text);
+    page.getByRole(AriaRole.OPTION).first().waitFor();
+    page.keyboard().press("Enter");
+  }
+
+  /** Puts a text on the clipboard, as a spreadsheet does. */
+  void copied(String text) {
+    page.evaluate("text => navigator.clipboard.writeText(text)", text);
   }
 
   void undo() {

@@ -60,10 +60,18 @@ public record PropRows(
   /**
    * @param bytes of at most {@link DisplayFile#MOST_BYTES}
    * @param usualType the pixel type of rows that name none
-   * @throws BadFileException where it is not a table at all
+   * @return never refused: what is no table at all is one reason
    */
   public static PropRows read(byte[] bytes, Plan plan, String usualType, Header header) {
-    List<SpreadsheetText.Row> rows = SpreadsheetText.read(bytes).rows();
+    try {
+      return read(SpreadsheetText.read(bytes).rows(), plan, usualType, header);
+    } catch (BadFileException e) {
+      return new PropRows(List.of(), e.reasons(), List.of(), List.of());
+    }
+  }
+
+  private static PropRows read(
+      List<SpreadsheetText.Row> rows, Plan plan, String usualType, Header header) {
     if (rows.isEmpty()) {
       return refused("row 1", "there are no rows; the columns are " + PropColumn.titles());
     }

@@ -210,10 +210,12 @@ class PropRowsTest {
 
   @Test
   void whatIsNotATableIsRefused() {
-    assertThatThrownBy(() -> file("prop,what", "\"Star,50", "x,5"))
-        .hasMessageContaining("a quotation mark is not closed");
+    assertThat(told(file("prop,what", "\"Star,50", "x,5")))
+        .singleElement()
+        .asString()
+        .contains("a quotation mark is not closed");
     byte[] latin = "prop,what\nBr\u00fccke,50".getBytes(StandardCharsets.ISO_8859_1);
-    assertThatThrownBy(() -> PropRows.read(latin, EMPTY, "node-12v", Header.NEEDED))
+    assertThatThrownBy(PropRows.read(latin, EMPTY, "node-12v", Header.NEEDED)::edit)
         .hasMessageContaining("save it as CSV in UTF-8");
   }
 
