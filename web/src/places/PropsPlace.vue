@@ -24,7 +24,9 @@ const NAME = 190
 const HANGS = 240
 const SITE = 320
 /** Room that an opened piece takes, by kind. */
-const OPEN = { string: 140, wall: 200, fixture: 112, decoder: 112, circuit: 58, dimmer: 58 }
+const OPEN = { string: 126, wall: 200, fixture: 112, decoder: 112, circuit: 58, dimmer: 58 }
+const PIECE_TITLE = 30
+const ADDRESSES = 46
 const USUAL_BRIGHTNESS = 30
 
 const props = defineProps<{ prop?: string }>()
@@ -75,10 +77,15 @@ const rows = computed<Row[]>(() =>
         }))),
   ]),
 )
+/** A string that hangs nowhere has no addresses to show. */
+function roomOf({ piece, port }: PieceView): number {
+  const starts = piece.kind === 'string' && !port ? ADDRESSES : 0
+  return OPEN[piece.kind] + PIECE_TITLE - starts
+}
 function heightOf(view: PropView): number {
   const closed = Math.max(30, view.pieces.length * 18 + 12)
   return opened.value === view.prop.id
-    ? closed + view.pieces.reduce((sum, piece) => sum + OPEN[piece.piece.kind] + 30, 10)
+    ? closed + view.pieces.reduce((sum, piece) => sum + roomOf(piece), 10)
     : closed
 }
 const { visible, total, width, show } = useWindowing(scroller, rows)

@@ -10,7 +10,7 @@ const props = defineProps<{ flows: Flow[]; width: number; lit?: string }>()
 const emit = defineEmits<{ point: [controller: string | undefined] }>()
 
 const ROW = 26
-const LEFT = 236
+const LEFT = 276
 const RIGHT = 560
 const display = useDisplay()
 

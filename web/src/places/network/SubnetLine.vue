@@ -13,6 +13,8 @@ const emit = defineEmits<{
 }>()
 
 const ROW = 64
+/** A longer DHCP range is shown by its ends. */
+const MOST_DHCP_ROWS = 4
 const first = computed(() => bitsOf(props.line.first))
 const last = computed(() => bitsOf(props.line.last))
 const base = computed(() => bitsOf(props.line.subnet.network))
@@ -34,7 +36,10 @@ const rows = computed(() => {
     add(bitsOf(props.line.free[0]))
   }
   if (dhcp.value) {
-    add(dhcp.value.from)
+    const most = dhcp.value.from + MOST_DHCP_ROWS * ROW
+    for (let bits = dhcp.value.from; bits < Math.min(most, dhcp.value.to); bits += ROW) {
+      add(bits)
+    }
     add(dhcp.value.to)
   }
   add(first.value)
