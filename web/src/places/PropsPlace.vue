@@ -79,7 +79,7 @@ const rows = computed<Row[]>(() =>
 )
 /** A string that hangs nowhere has no addresses to show. */
 function roomOf({ piece, port }: PieceView): number {
-  const starts = piece.kind === 'string' && !port ? ADDRESSES : 0
+  const starts = !port && piece.kind === 'string' ? ADDRESSES : 0
   return OPEN[piece.kind] + PIECE_TITLE - starts
 }
 function heightOf(view: PropView): number {

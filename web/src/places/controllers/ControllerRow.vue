@@ -201,7 +201,7 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
             :most="63999"
             @typing="(v) => emit('universe', v)"
             @change="(firstUniverse) => set({ firstUniverse })" />
-          × {{ block.flowingUniverses }} of
+          × {{ block.universes }} of
           <InPlaceNumber
             :value="settings.universeSize"
             :label="`Universe size of ${controller.tag}`"

@@ -35,7 +35,7 @@ public final class ModelFacts {
   }
 
   private List<Fact> tell() {
-    add("Pixel ports", ports(PortKind.PIXEL, "none"));
+    add("Pixel ports", counted(PortKind.PIXEL, "none"));
     add("Pixels a port", pixelsAPort());
     add(
         "Fuse of a port",
@@ -47,7 +47,7 @@ public final class ModelFacts {
     add("Wants addresses as", model.dialect().style().title());
     add("Counts universes", counting());
     add("A pixel at a universe's end", pixelAtEnd());
-    add("Ports start", portStart());
+    add("Ports start", whereTheyStart());
     add("Can be told for each section", told(Told.PER_SECTION));
     add("Can be told for each port", told(Told.PER_PORT));
     add("Cannot be told", told(Told.NOT));
@@ -64,7 +64,7 @@ public final class ModelFacts {
     facts.add(new Fact(aspect, text));
   }
 
-  private String ports(PortKind kind, String none) {
+  private String counted(PortKind kind, String none) {
     return model
         .portsOf(kind)
         .map(
@@ -107,7 +107,7 @@ public final class ModelFacts {
     String told =
         Arrays.stream(PortKind.values())
             .filter(kind -> kind != PortKind.PIXEL && model.portsOf(kind).isPresent())
-            .map(kind -> ports(kind, "") + " " + kind.name().toLowerCase(Locale.ROOT))
+            .map(kind -> counted(kind, "") + " " + kind.name().toLowerCase(Locale.ROOT))
             .collect(Collectors.joining(", "));
     return told.isEmpty() ? "none" : told;
   }
@@ -168,7 +168,7 @@ public final class ModelFacts {
         : "goes into the next, unless set otherwise";
   }
 
-  private String portStart() {
+  private String whereTheyStart() {
     if (model.dialect().portsFollow()) {
       return "where the port before ended, always";
     }

@@ -42,7 +42,9 @@ record WhatCell(Kind kind, int count, List<Integer> sizes, int number) {
 
   private enum Form {
     STRING("(\\d{1,6}(?:\\s*\\+\\s*\\d{1,6})*)\\s*(?:px|pixels?)?", WhatCell::string),
-    CIRCUIT("(?:circuits?|relays?|motors?)", (count, m) -> of(Kind.CIRCUIT, count, m)),
+    CIRCUIT(
+        "(?:circuits?|relays?|motors?)",
+        (count, m) -> new WhatCell(Kind.CIRCUIT, count, List.of(), 0)),
     FIXTURE(
         "(\\d{1,6})\\s*(?:slots?|channels?|ch)\\s*(?:at|@)\\s*(\\d{1,6})",
         (count, m) -> of(Kind.FIXTURE, count, m)),
@@ -95,9 +97,7 @@ record WhatCell(Kind kind, int count, List<Integer> sizes, int number) {
   }
 
   private static WhatCell of(Kind kind, int count, Matcher matcher) {
-    return matcher.groupCount() == 0
-        ? new WhatCell(kind, count, List.of(), 0)
-        : new WhatCell(kind, count, List.of(number(matcher, 1)), number(matcher, 2));
+    return new WhatCell(kind, count, List.of(number(matcher, 1)), number(matcher, 2));
   }
 
   private static int number(Matcher matcher, int place) {
