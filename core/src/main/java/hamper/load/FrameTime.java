@@ -42,6 +42,22 @@ public final class FrameTime {
     return guess;
   }
 
+  /**
+   * One frame of a DMX line: a break, a mark, a start code and the slots.
+   *
+   * @param slots 1..512
+   * @return microseconds
+   */
+  public static double dmxMicros(int slots) {
+    return Math.max(DMX_LEAST_MICROS, 176 + 12 + DMX_SLOT_MICROS * (1 + slots));
+  }
+
+  /** However few slots there are, two breaks lie this far apart (µs). */
+  private static final double DMX_LEAST_MICROS = 1204;
+
+  /** Eleven bits at 250 kbit/s (µs). */
+  private static final double DMX_SLOT_MICROS = 44;
+
   /** A frame that fits exactly must fit: binary fractions of 1/fps are not exact. */
   private static final double ROUNDING = 1e-12;
 }

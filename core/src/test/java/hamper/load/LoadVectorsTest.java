@@ -5,9 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import hamper.address.ColourOrder;
 import hamper.address.Protocol;
+import hamper.catalog.Gauge;
 import hamper.catalog.PixelType;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
@@ -119,5 +122,73 @@ class LoadVectorsTest {
                       assertThat(traffic.megabitsPerSecond())
                           .isEqualTo(one.get("expectedMbps").asDouble(), within(1e-9));
                     }));
+  }
+
+  @TestFactory
+  Stream<DynamicTest> aDmxLineTakesAsLongAsItsSlots() throws IOException {
+    return vectors("dmxFrame")
+        .valueStream()
+        .map(
+            one ->
+                DynamicTest.dynamicTest(
+                    one.toString(),
+                    () ->
+                        assertThat(FrameTime.dmxMicros(one.get("slots").asInt()))
+                            .isEqualTo(one.get("expectedUs").asDouble())));
+  }
+
+  @TestFactory
+  Stream<DynamicTest> everyPixelHasTheVoltageThatTheWireLeavesIt() throws IOException {
+    return vectors("voltage")
+        .valueStream()
+        .map(
+            one ->
+                DynamicTest.dynamicTest(
+                    one.get("name").asString(),
+                    () -> {
+                      Ladder ladder = ladder(one);
+                      JsonNode wanted = one.get("expected");
+                      assertThat(ladder.lowest().volts())
+                          .isEqualTo(wanted.get("minVolts").asDouble(), within(1e-6));
+                      assertThat(ladder.lowest().position())
+                          .isEqualTo(wanted.get("atPosition").asInt());
+                      assertThat(ladder.voltsAt(1))
+                          .isEqualTo(wanted.get("firstVolts").asDouble(), within(1e-6));
+                      assertThat(ladder.voltsAt(ladder.positions()))
+                          .isEqualTo(wanted.get("lastVolts").asDouble(), within(1e-6));
+                      double[] amps = ladder.tapAmps();
+                      assertThat(amps).hasSize(wanted.get("feedAmps").size());
+                      for (int i = 0; i < amps.length; i++) {
+                        assertThat(amps[i])
+                            .isEqualTo(wanted.get("feedAmps").get(i).asDouble(), within(1e-6));
+                      }
+                    }));
+  }
+
+  private static Ladder ladder(JsonNode one) {
+    double step = loop(one.get("stringAwg").asInt(), one.get("spacingM").asDouble());
+    List<Ladder.Stretch> stretches = new ArrayList<>();
+    for (JsonNode section : one.get("sections")) {
+      int nulls = section.path("nullsBefore").asInt(0);
+      if (nulls > 0) {
+        double idle = Current.amps(type(one), 0, 1, 0);
+        stretches.add(new Ladder.Stretch(nulls, idle, step, step));
+      }
+      double each = Current.amps(type(one), 1, 0, section.get("brightness").asInt());
+      stretches.add(new Ladder.Stretch(section.get("pixels").asInt(), each, step, step));
+    }
+    List<Ladder.Tap> taps = new ArrayList<>();
+    for (JsonNode feed : one.get("feeds")) {
+      taps.add(
+          new Ladder.Tap(
+              feed.get("atPosition").asInt(),
+              feed.get("volts").asDouble(),
+              loop(feed.get("awg").asInt(), feed.get("leadM").asDouble())));
+    }
+    return Ladder.of(stretches, taps);
+  }
+
+  private static double loop(int awg, double metres) {
+    return Gauge.awg(awg).loopOhms(metres);
   }
 }

@@ -1,0 +1,71 @@
+package hamper.catalog;
+
+import hamper.value.RefusedException;
+import hamper.value.Require;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * A wire size: an AWG number or a cross section, as it is printed on the cable.
+ *
+ * @param text such as "AWG 18" or "0.75 mm²"
+ */
+public record Gauge(String text) {
+  /** Copper at 20 °C, by AWG number (mΩ/m). Source: the load rules. */
+  private static final Map<Integer, Double> AWG =
+      new TreeMap<>(
+          Map.of(12, 5.211, 14, 8.286, 16, 13.17, 18, 20.95, 20, 33.31, 22, 52.96, 24, 84.22));
+
+  /** Copper at 20 °C, of a square millimetre (mΩ·mm²/m). */
+  private static final double COPPER = 17.241;
+
+  private static final String AWG_MARK = "AWG ";
+  private static final String AREA_MARK = " mm²";
+
+  public Gauge {
+    resistance(text);
+  }
+
+  public static Gauge awg(int number) {
+    return new Gauge(AWG_MARK + number);
+  }
+
+  public static Gauge squareMillimetres(double area) {
+    return new Gauge(area + AREA_MARK);
+  }
+
+  /** Of one conductor (mΩ/m). */
+  public double milliohmsPerMetre() {
+    return resistance(text);
+  }
+
+  /** Of a loop, both conductors, of so many metres (Ω). */
+  public double loopOhms(double metres) {
+    return 2 * milliohmsPerMetre() * metres / 1000;
+  }
+
+  private static double resistance(String text) {
+    try {
+      if (text != null && text.startsWith(AWG_MARK)) {
+        Double known = AWG.get(Integer.parseInt(text.substring(AWG_MARK.length())));
+        if (known != null) {
+          return known;
+        }
+      } else if (text != null && text.endsWith(AREA_MARK)) {
+        String area = text.substring(0, text.length() - AREA_MARK.length());
+        return COPPER / Require.inRange("gauge", Double.parseDouble(area), 0.05, 100);
+      }
+    } catch (NumberFormatException e) {
+      // told below
+    }
+    throw new RefusedException(
+        "gauge",
+        Require.quoted(text),
+        "a gauge is one of AWG %s, or a cross section such as 0.75 mm²".formatted(AWG.keySet()));
+  }
+
+  @Override
+  public String toString() {
+    return text;
+  }
+}

@@ -1,0 +1,316 @@
+package hamper.load;
+
+import hamper.value.Require;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * Positions along a wire, each drawing its current, fed at some of them: the voltage everywhere and
+ * the current of every feed.
+ *
+ * <p>Source: the load rules, "Current and voltage". Between two feeds the loads act on the two like
+ * a beam on its supports, so only the feeds are unknowns: a tridiagonal system, solved once.
+ * Between feeds the profile is quadratic along each stretch, so no position is gone through one by
+ * one. O(feeds + stretches).
+ */
+public final class Ladder {
+  /** Voltages nearer to each other than this count as equal (V). */
+  public static final double EQUAL_VOLTS = 1e-6;
+
+  /** A feed has at least this much resistance (Ω). */
+  public static final double LEAST_OHMS = 0.001;
+
+  /**
+   * Neighbouring positions that draw the same.
+   *
+   * @param count of positions, from 1
+   * @param amps that each draws (A)
+   * @param ohms of the loop between two of them (Ω)
+   * @param ohmsBefore of the loop from the position before the first of them (Ω)
+   */
+  public record Stretch(int count, double amps, double ohms, double ohmsBefore) {
+    public Stretch {
+      Require.inRange("count", count, 1, 100_000_000);
+    }
+  }
+
+  /**
+   * Where power enters.
+   *
+   * @param position from 1
+   * @param volts of its supply (V)
+   * @param ohms of the loop of its lead (Ω); at least {@link #LEAST_OHMS} counts
+   */
+  public record Tap(int position, double volts, double ohms) {}
+
+  private final List<Stretch> stretches;
+
+  /** Before each stretch: positions, resistance from position 1, current, moment. */
+  private final int[] positions;
+
+  private final double[] ohmsTo;
+  private final double[] ampsTo;
+  private final double[] momentTo;
+
+  private final Tap[] taps;
+  private final int[] order;
+
+  /** Voltage at each tap, in the order along the wire; equal positions stand side by side. */
+  private final double[] tapVolts;
+
+  private Ladder(List<Stretch> stretches, List<Tap> given) {
+    this.stretches = stretches;
+    int count = stretches.size();
+    positions = new int[count + 1];
+    ohmsTo = new double[count + 1];
+    ampsTo = new double[count + 1];
+    momentTo = new double[count + 1];
+    double ohms = 0;
+    for (int i = 0; i < count; i++) {
+      Stretch stretch = stretches.get(i);
+      int n = stretch.count();
+      double first = i == 0 ? 0 : ohms + stretch.ohmsBefore();
+      double last = first + (n - 1) * stretch.ohms();
+      positions[i + 1] = positions[i] + n;
+      ohmsTo[i] = first;
+      ampsTo[i + 1] = ampsTo[i] + n * stretch.amps();
+      momentTo[i + 1] = momentTo[i] + n * stretch.amps() * (first + last) / 2;
+      ohms = last;
+    }
+    ohmsTo[count] = ohms;
+    Integer[] along = new Integer[given.size()];
+    Arrays.setAll(along, i -> i);
+    Arrays.sort(along, Comparator.comparingInt(i -> given.get(i).position()));
+    order = Arrays.stream(along).mapToInt(Integer::intValue).toArray();
+    taps = Arrays.stream(order).mapToObj(given::get).toArray(Tap[]::new);
+    tapVolts = solve();
+  }
+
+  /**
+   * @param stretches along the wire, at least one
+   * @param taps at least one; in any order
+   */
+  public static Ladder of(List<Stretch> stretches, List<Tap> taps) {
+    Require.inRange("stretches", stretches.size(), 1, Integer.MAX_VALUE);
+    Require.inRange("taps", taps.size(), 1, Integer.MAX_VALUE);
+    int positions = stretches.stream().mapToInt(Stretch::count).sum();
+    taps.forEach(tap -> Require.inRange("position", tap.position(), 1, positions));
+    return new Ladder(List.copyOf(stretches), taps);
+  }
+
+  public int positions() {
+    return positions[stretches.size()];
+  }
+
+  /** Amperes through each tap, in the order they were given; below 0 it is charged. */
+  public double[] tapAmps() {
+    double[] amps = new double[taps.length];
+    for (int i = 0; i < taps.length; i++) {
+      amps[order[i]] = (taps[i].volts() - tapVolts[i]) / ohms(taps[i]);
+    }
+    return amps;
+  }
+
+  private static double ohms(Tap tap) {
+    return Math.max(LEAST_OHMS, tap.ohms());
+  }
+
+  /**
+   * Voltages at the taps. Taps at one position are held together by a conductance so large that it
+   * does not tell.
+   */
+  private double[] solve() {
+    int n = taps.length;
+    double[] diagonal = new double[n];
+    double[] link = new double[n];
+    double[] right = new double[n];
+    for (int i = 0; i < n; i++) {
+      diagonal[i] = 1 / ohms(taps[i]);
+      right[i] = taps[i].volts() / ohms(taps[i]);
+    }
+    right[0] -= ampsBefore(taps[0].position());
+    for (int i = 0; i + 1 < n; i++) {
+      int from = taps[i].position();
+      int to = taps[i + 1].position();
+      double between = Math.max(TOGETHER_OHMS, ohmsAt(to) - ohmsAt(from));
+      link[i] = 1 / between;
+      diagonal[i] += link[i];
+      diagonal[i + 1] += link[i];
+      // loads at or after the first of the two and before the second, on two supports
+      double amps = ampsBefore(to) - ampsBefore(from);
+      double moment = momentBefore(to) - momentBefore(from) - amps * ohmsAt(from);
+      double far = from == to ? 0 : moment / between;
+      right[i + 1] -= far;
+      right[i] -= amps - far;
+    }
+    right[n - 1] -= ampsTo[stretches.size()] - ampsBefore(taps[n - 1].position());
+    for (int i = 1; i < n; i++) {
+      double factor = link[i - 1] / diagonal[i - 1];
+      diagonal[i] -= factor * link[i - 1];
+      right[i] += factor * right[i - 1];
+    }
+    double[] volts = new double[n];
+    for (int i = n - 1; i >= 0; i--) {
+      double next = i + 1 < n ? link[i] * volts[i + 1] : 0;
+      volts[i] = (right[i] + next) / diagonal[i];
+    }
+    return volts;
+  }
+
+  private static final double TOGETHER_OHMS = 1e-9;
+
+  /** The stretch that holds a position. */
+  private int stretchOf(int position) {
+    int found = Arrays.binarySearch(positions, 0, stretches.size() + 1, position - 1);
+    return found >= 0 ? Math.min(found, stretches.size() - 1) : -found - 2;
+  }
+
+  /** Resistance from position 1 (Ω). */
+  private double ohmsAt(int position) {
+    int i = stretchOf(position);
+    return ohmsTo[i] + (position - 1 - positions[i]) * stretches.get(i).ohms();
+  }
+
+  /** Current drawn by all positions before this one (A). */
+  private double ampsBefore(int position) {
+    if (position > positions()) {
+      return ampsTo[stretches.size()];
+    }
+    int i = stretchOf(position);
+    return ampsTo[i] + (position - 1 - positions[i]) * stretches.get(i).amps();
+  }
+
+  /** Sum of current times resistance from position 1, over all positions before this one (V). */
+  private double momentBefore(int position) {
+    int i = stretchOf(position);
+    int k = position - 1 - positions[i];
+    Stretch stretch = stretches.get(i);
+    return momentTo[i] + k * stretch.amps() * (ohmsTo[i] + (k - 1) * stretch.ohms() / 2);
+  }
+
+  /**
+   * The voltage at a position (V).
+   *
+   * @param position from 1
+   */
+  public double voltsAt(int position) {
+    Require.inRange("position", position, 1, positions());
+    int left = -1;
+    while (left + 1 < taps.length && taps[left + 1].position() <= position) {
+      left++;
+    }
+    return voltsAt(position, left);
+  }
+
+  /**
+   * @param left the last tap at or before the position; −1 where there is none
+   */
+  private double voltsAt(int position, int left) {
+    if (left < 0) {
+      return tapVolts[0] - dropTowards(position, taps[0].position());
+    }
+    int from = taps[left].position();
+    double start = ohmsAt(from);
+    double here = ohmsAt(position) - start;
+    // the current that leaves the tap to the right, the tap's own position not counted
+    double out = left + 1 < taps.length ? outOf(left) : ampsAfter(from);
+    double amps = ampsBefore(position) - ampsBefore(from + 1);
+    double moment =
+        position > from ? momentBefore(position) - momentBefore(from + 1) - amps * start : 0;
+    return tapVolts[left] - (out - amps) * here - moment;
+  }
+
+  /** From a tap back to a position before it, everything before which draws through it. */
+  private double dropTowards(int position, int tap) {
+    // Σ over the links between of the current that flows through each, towards position 1
+    double end = ohmsAt(tap);
+    double here = ohmsAt(position);
+    double ampsToHere = ampsBefore(position + 1);
+    double amps = ampsBefore(tap) - ampsToHere;
+    double moment = position < tap ? momentBefore(tap) - momentBefore(position + 1) : 0;
+    return ampsToHere * (end - here) + amps * end - moment;
+  }
+
+  private double ampsAfter(int position) {
+    return ampsTo[stretches.size()] - ampsBefore(position + 1);
+  }
+
+  /** Current on the wire just right of a tap that has another to its right (A). */
+  private double outOf(int tap) {
+    int from = taps[tap].position();
+    int to = taps[tap + 1].position();
+    if (from == to) {
+      return 0;
+    }
+    double start = ohmsAt(from);
+    double between = ohmsAt(to) - start;
+    double amps = ampsBefore(to) - ampsBefore(from + 1);
+    double moment = to > from + 1 ? momentBefore(to) - momentBefore(from + 1) - amps * start : 0;
+    return (tapVolts[tap] - tapVolts[tap + 1] - moment) / between + amps;
+  }
+
+  /**
+   * @param position the lowest whose voltage is the least, within {@link #EQUAL_VOLTS}
+   * @param volts there (V)
+   */
+  public record Low(int position, double volts) {}
+
+  /** Where the voltage is least. */
+  public Low lowest() {
+    double least = Double.MAX_VALUE;
+    for (int i = -1; i < taps.length; i++) {
+      if (from(i) <= to(i)) {
+        least = Math.min(least, voltsAt(bottom(i), i));
+      }
+    }
+    for (int i = -1; i < taps.length; i++) {
+      if (from(i) <= to(i) && voltsAt(bottom(i), i) <= least + EQUAL_VOLTS) {
+        return new Low(firstBelow(i, least + EQUAL_VOLTS), least);
+      }
+    }
+    throw new IllegalStateException("a ladder has at least one position");
+  }
+
+  /** The positions whose last tap is this one. */
+  private int from(int tap) {
+    return tap < 0 ? 1 : taps[tap].position();
+  }
+
+  private int to(int tap) {
+    return tap + 1 < taps.length ? taps[tap + 1].position() - 1 : positions();
+  }
+
+  /**
+   * The lowest point between two taps: the current on the wire only falls along the way, so the
+   * voltage falls as long as current flows to the right, and rises after.
+   */
+  private int bottom(int tap) {
+    int low = from(tap);
+    int high = to(tap);
+    while (low < high) {
+      int middle = low + (high - low) / 2;
+      if (voltsAt(middle + 1, tap) < voltsAt(middle, tap)) {
+        low = middle + 1;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
+  }
+
+  /** The first position of the falling side that is at or below so many volts. */
+  private int firstBelow(int tap, double volts) {
+    int low = from(tap);
+    int high = bottom(tap);
+    while (low < high) {
+      int middle = low + (high - low) / 2;
+      if (voltsAt(middle, tap) <= volts) {
+        high = middle;
+      } else {
+        low = middle + 1;
+      }
+    }
+    return low;
+  }
+}
