@@ -8,6 +8,7 @@ import type {
   Listed,
   MachineAdapter,
   Preview,
+  RemedyView,
   RowsView,
 } from './types'
 
@@ -101,6 +102,8 @@ export const api = {
     sendFile<RowsView>(`/displays/${id}/props/rows/preview?header=${header}`, rows, signal),
   addRows: (id: string, version: number, rows: Blob, header: Header) =>
     sendFile<Delta>(`/displays/${id}/props/rows?header=${header}&version=${version}`, rows),
+  remedies: (id: string, code: string, message: string, signal?: AbortSignal) =>
+    post<RemedyView[]>(`/displays/${id}/remedies`, { code, message }, signal),
   machineAdapters: () => ask<MachineAdapter[]>('/machine/adapters'),
   events: (id: string) => new EventSource(`/api/displays/${id}/events`),
 }

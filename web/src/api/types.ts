@@ -50,3 +50,5 @@ export type Panels = Schemas['Panels']
 /** Whether rows of props have to have a header. */
 export type Header = 'NEEDED' | 'OPTIONAL'
 export type WallView = Schemas['WallView']
+export type RemedyView = Schemas['RemedyView']
+export type Taken = Schemas['Taken']

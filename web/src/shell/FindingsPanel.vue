@@ -1,35 +1,58 @@
 <script setup lang="ts">
-import { mdiAlertCircle, mdiAlertOctagon, mdiClose, mdiInformation } from '@mdi/js'
-import { computed } from 'vue'
+import { mdiClose } from '@mdi/js'
+import { computed, ref } from 'vue'
 import type { Finding } from '../api/types'
+import InPlaceChoice from '../parts/InPlaceChoice.vue'
 import { useDisplay } from '../state/display'
 import { useShell } from '../state/shell'
-import { useGoThere } from './goThere'
+import FindingEntry from './FindingEntry.vue'
 
+/** All findings, by severity; narrowed down to an area or a controller. */
 const display = useDisplay()
 const shell = useShell()
-const goThere = useGoThere()
+const area = ref<string>()
+const controller = ref<string>()
 
-const looks = {
-  FAULT: { icon: mdiAlertOctagon, colour: 'error', title: 'Faults', means: 'will not work' },
-  RISK: {
-    icon: mdiAlertCircle,
-    colour: 'warning',
-    title: 'Risks',
-    means: 'may not work, or not well',
-  },
-  HINT: { icon: mdiInformation, colour: 'info', title: 'Hints', means: 'unusual' },
+const severities = {
+  FAULT: { title: 'Faults', means: 'will not work' },
+  RISK: { title: 'Risks', means: 'may not work, or not well' },
+  HINT: { title: 'Hints', means: 'unusual' },
 }
+const all = computed(() => display.view!.findings)
+const areas = computed(() =>
+  [...new Set(all.value.map((finding) => finding.area))].map((value) => ({
+    value,
+    title: value.toLowerCase(),
+  })),
+)
+const controllers = computed(() => {
+  const named = new Set(all.value.flatMap((f) => f.subjects.map((s) => s.controller)))
+  return display
+    .view!.controllers.filter((view) => named.has(view.controller.id))
+    .map((view) => ({ value: view.controller.id, title: view.controller.tag }))
+})
+const shown = computed(() =>
+  all.value.filter(
+    (finding) =>
+      (!area.value || finding.area === area.value) &&
+      (!controller.value ||
+        finding.subjects.some((subject) => subject.controller === controller.value)),
+  ),
+)
 const groups = computed(() =>
   (['FAULT', 'RISK', 'HINT'] as const)
     .map((severity) => ({
-      ...looks[severity],
+      ...severities[severity],
       severity,
-      findings: display.view!.findings.filter((finding) => finding.severity === severity),
+      findings: shown.value.filter((finding) => finding.severity === severity),
     }))
     .filter((group) => group.findings.length > 0),
 )
 const key = (finding: Finding) => finding.code + finding.message
+function withdraw(finding: Finding) {
+  const { code, message } = finding
+  void display.edit({ type: 'WithdrawAcceptance', code, message })
+}
 </script>
 
 <template>
@@ -44,21 +67,40 @@ const key = (finding: Finding) => finding.code + finding.message
         @click="shell.findingsOpen = false"
       />
     </div>
-    <p v-if="groups.length === 0" class="none">Nothing is wrong with this display.</p>
+    <p v-if="all.length" class="narrow">
+      <InPlaceChoice
+        :value="area"
+        label="Area"
+        :choices="areas"
+        none="all areas"
+        @change="(v) => (area = v)"
+      />
+      on
+      <InPlaceChoice
+        :value="controller"
+        label="Controller"
+        :choices="controllers"
+        none="all controllers"
+        @change="(v) => (controller = v)"
+      />
+    </p>
+    <p v-if="all.length === 0" class="none">Nothing is wrong with this display.</p>
+    <p v-else-if="shown.length === 0" class="none">Nothing of this kind there.</p>
     <section v-for="group in groups" :key="group.severity">
       <h3>
         {{ group.findings.length }} {{ group.title }} <span class="quiet">· {{ group.means }}</span>
       </h3>
-      <article v-for="finding in group.findings" :key="key(finding)" data-test="finding">
-        <v-icon :icon="group.icon" :color="group.colour" size="18" />
-        <div>
-          <strong>{{ finding.title }}</strong>
-          <p>{{ finding.message }}</p>
-          <p class="quiet">{{ finding.yard }}</p>
-          <v-btn size="small" color="primary" class="go" @click="goThere(finding.subjects[0])">
-            Go there
-          </v-btn>
-        </div>
+      <FindingEntry v-for="finding in group.findings" :key="key(finding)" :finding="finding" />
+    </section>
+    <section v-if="display.view!.accepted.length" class="accepted">
+      <h3>
+        {{ display.view!.accepted.length }} accepted
+        <span class="quiet">· until a number changes</span>
+      </h3>
+      <article v-for="one in display.view!.accepted" :key="key(one.finding)" data-test="accepted">
+        <p>{{ one.finding.message }}</p>
+        <p class="quiet">“{{ one.reason }}”</p>
+        <v-btn size="small" class="back" @click="withdraw(one.finding)">Do not accept</v-btn>
       </article>
     </section>
   </aside>
@@ -66,7 +108,7 @@ const key = (finding: Finding) => finding.code + finding.message
 
 <style scoped>
 .panel {
-  width: 348px;
+  width: 360px;
   flex: none;
   overflow: auto;
   border-left: 1px solid var(--line);
@@ -77,24 +119,24 @@ const key = (finding: Finding) => finding.code + finding.message
   display: flex;
   align-items: center;
 }
+.narrow {
+  font-size: 12.5px;
+}
 h3 {
   font-size: 12.5px;
   font-weight: 600;
   margin: 12px 0 6px;
 }
-article {
-  display: grid;
-  grid-template-columns: 22px 1fr;
-  gap: 8px;
-  padding: 10px 0;
+.none {
+  margin-top: 16px;
+}
+.accepted article {
+  padding: 8px 0;
   border-top: 1px solid var(--line);
   font-size: 13px;
   line-height: 18px;
 }
-.go {
+.back {
   margin-left: -12px;
-}
-.none {
-  margin-top: 16px;
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useDisplay } from '../state/display'
+import DisplayFileInput from './DisplayFileInput.vue'
 
 /** A display begins from nothing, as a copy of last year's, from a file, or as the demo. */
 const emit = defineEmits<{ done: [] }>()
@@ -8,7 +9,7 @@ const emit = defineEmits<{ done: [] }>()
 const display = useDisplay()
 const name = ref('')
 const copyOf = ref('')
-const file = ref<HTMLInputElement>()
+const file = ref<InstanceType<typeof DisplayFileInput>>()
 const suggestion = computed(() => {
   const source = display.list.find((one) => one.id === copyOf.value)
   return source ? `${source.name.replace(/ \d{4}$/, '')} ${new Date().getFullYear() + 1}` : ''
@@ -19,16 +20,6 @@ async function start() {
   if (given.value) {
     emit('done')
     await display.create(given.value, copyOf.value || undefined)
-  }
-}
-function take(event: Event) {
-  const input = event.target as HTMLInputElement
-  const chosen = input.files?.[0]
-  // the same file may be chosen again after it was mended
-  input.value = ''
-  if (chosen) {
-    emit('done')
-    void display.importFile(chosen)
   }
 }
 function demo() {
@@ -58,18 +49,10 @@ function demo() {
     </label>
     <div class="acts">
       <v-btn type="submit" color="primary" variant="flat" :disabled="!given">Start</v-btn>
-      <v-btn @click="file?.click()">Open a file…</v-btn>
+      <v-btn @click="file?.choose()">Open a file…</v-btn>
       <v-btn @click="demo">Look at the demo</v-btn>
     </div>
-    <input
-      ref="file"
-      type="file"
-      accept=".json"
-      hidden
-      aria-label="Display file"
-      data-test="import-file"
-      @change="take"
-    />
+    <DisplayFileInput ref="file" @chosen="emit('done')" />
   </form>
 </template>
 

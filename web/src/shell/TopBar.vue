@@ -9,11 +9,13 @@ import {
 import { computed, ref } from 'vue'
 import { useDisplay } from '../state/display'
 import { useShell } from '../state/shell'
+import DisplayFileInput from './DisplayFileInput.vue'
 import FinderBox from './FinderBox.vue'
 import NewDisplay from './NewDisplay.vue'
 
 const display = useDisplay()
 const shell = useShell()
+const file = ref<InstanceType<typeof DisplayFileInput>>()
 const asking = ref<'new' | 'rename'>()
 const name = ref('')
 
@@ -62,6 +64,7 @@ async function settle() {
           subtitle="empty, a copy, a file or the demo"
           @click="asking = 'new'"
         />
+        <v-list-item title="Open a display file…" @click="file?.choose()" />
         <template v-if="display.view">
           <v-list-item title="Rename this display…" @click="rename" />
           <v-list-item
@@ -72,6 +75,7 @@ async function settle() {
         </template>
       </v-list>
     </v-menu>
+    <DisplayFileInput ref="file" data-test="import-file" />
     <FinderBox v-if="display.view" class="finder" />
     <v-spacer />
 

@@ -165,6 +165,7 @@ export const useDisplay = defineStore('display', () => {
       ),
       props: merge(now.props, delta.props, delta.propOrder, (p) => p.prop.id),
       findings: delta.findings ?? now.findings,
+      accepted: delta.accepted ?? now.accepted,
       undo: delta.undo,
     }
   }

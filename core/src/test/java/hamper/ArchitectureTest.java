@@ -44,6 +44,11 @@ class ArchitectureTest {
           .definedBy("hamper.change..")
           .layer("check")
           .definedBy("hamper.check..")
+          .layer("advise")
+          .definedBy("hamper.advise..")
+          .whereLayer("advise")
+          .mayOnlyAccessLayers(
+              "value", "address", "catalog", "display", "resolve", "network", "check", "edit")
           .whereLayer("address")
           .mayOnlyAccessLayers("value")
           .whereLayer("catalog")

@@ -5,20 +5,26 @@ import java.util.function.Consumer;
 
 /** One kind of mistake: its page of truth, and how to find it. */
 public interface Check {
-  /** Short, stable, such as "port-limit". */
-  String code();
-
-  String title();
-
-  Severity severity();
-
-  /** What one would see in the yard. */
-  String yard();
+  Page page();
 
   void run(Facts facts, Consumer<Finding> out);
 
-  /** A finding of this check. */
+  /** A finding of this check, as bad as the page says. */
   default Finding finding(String message, String found, String allowed, List<Subject> subjects) {
-    return new Finding(code(), severity(), title(), message, yard(), found, allowed, subjects);
+    return finding(page().severity(), message, found, allowed, subjects);
+  }
+
+  default Finding finding(
+      Severity severity, String message, String found, String allowed, List<Subject> subjects) {
+    return new Finding(
+        page().code(),
+        page().area(),
+        severity,
+        page().title(),
+        message,
+        page().yard(),
+        found,
+        allowed,
+        subjects);
   }
 }

@@ -1,8 +1,11 @@
 package hamper.check;
 
+import hamper.display.Accepted;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 
 /** All checks, in the order in which they are told; and running them. */
 public final class Checks {
@@ -11,20 +14,78 @@ public final class Checks {
           new OverlapCheck(),
           new PortLimitCheck(),
           new InputsShortCheck(),
+          new UniverseSizeCheck(),
+          new InputsBeyondModelCheck(),
           new UntoldCheck(),
           new LayoutCheck(),
           new PortAbsentCheck(),
+          new MixedTypesCheck(),
           new RemoteBoxCheck(),
           new UnitNumberCheck(),
           new FixturePastEndCheck(),
           new UniverseRangeCheck(),
+          new SameAddressCheck(),
+          new OutsideSubnetsCheck(),
+          new SourceElsewhereCheck(),
+          new TransportCheck(),
+          new TwoSourcesCheck(),
+          new WallCardCheck(),
+          new WallUntiledCheck(),
+          new DataReachCheck(),
           new NoAddressCheck(),
-          new NotPatchedCheck());
+          new NoSourceCheck(),
+          new NotPatchedCheck(),
+          new AddressInDhcpCheck(),
+          new TrafficCheck(),
+          new WifiMulticastCheck(),
+          new SynchronizationCheck(),
+          new FrameHeadroomCheck(),
+          new ScatteredPropCheck(),
+          new SharedUniverseCheck(),
+          new ColourOrdersCheck(),
+          new WallNotSquareCheck());
 
   private Checks() {}
 
-  /** All findings, worst first, then by check. */
+  /**
+   * A finding that somebody accepted.
+   *
+   * @param reason why it may be so
+   */
+  public record Taken(Finding finding, String reason) {}
+
+  /** What is to be looked at: all findings but those that somebody accepted; worst first. */
   public static List<Finding> run(Facts facts) {
+    Map<String, String> reasons = reasons(facts);
+    return all(facts).stream().filter(finding -> !taken(finding, reasons)).toList();
+  }
+
+  /** Risks and hints that somebody accepted, and that are still as they were. */
+  public static List<Taken> accepted(Facts facts) {
+    Map<String, String> reasons = reasons(facts);
+    return all(facts).stream()
+        .filter(finding -> taken(finding, reasons))
+        .map(finding -> new Taken(finding, reasons.get(key(finding.code(), finding.message()))))
+        .toList();
+  }
+
+  /** A fault is never accepted: it will not work. */
+  private static boolean taken(Finding finding, Map<String, String> reasons) {
+    return finding.severity() != Severity.FAULT
+        && reasons.containsKey(key(finding.code(), finding.message()));
+  }
+
+  private static Map<String, String> reasons(Facts facts) {
+    return facts.plan().display().accepted().stream()
+        .collect(Collectors.toMap(one -> key(one.code(), one.message()), Accepted::reason));
+  }
+
+  private static String key(String code, String message) {
+    return code + " " + message;
+  }
+
+  /** All findings, worst first, then by check. */
+  public static List<Finding> all(Facts facts) {
     List<Finding> findings = new ArrayList<>();
     ALL.forEach(check -> check.run(facts, findings::add));
     findings.sort(Comparator.comparing(Finding::severity));

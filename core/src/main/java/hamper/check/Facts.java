@@ -5,15 +5,26 @@ import hamper.config.Configurations;
 import hamper.display.Plan;
 import hamper.load.PortLoad;
 import hamper.load.PortLoads;
+import hamper.network.Flow;
+import hamper.network.Flows;
 import hamper.resolve.Resolution;
 import hamper.resolve.Resolver;
 import java.util.List;
 
 /** A plan and everything derived from it that checks look at. */
 public record Facts(
-    Plan plan, Resolution resolution, List<PortLoad> loads, List<Configuration> configurations) {
+    Plan plan,
+    Resolution resolution,
+    List<PortLoad> loads,
+    List<Configuration> configurations,
+    List<Flow> flows) {
   public static Facts of(Plan plan) {
     Resolution resolution = Resolver.resolve(plan);
-    return new Facts(plan, resolution, PortLoads.of(plan), Configurations.of(plan, resolution));
+    return new Facts(
+        plan,
+        resolution,
+        PortLoads.of(plan),
+        Configurations.of(plan, resolution),
+        Flows.of(plan, resolution));
   }
 }

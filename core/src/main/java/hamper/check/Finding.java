@@ -6,6 +6,7 @@ import java.util.List;
  * One thing that a check reports.
  *
  * @param code of the check, such as "port-limit"
+ * @param area of the check
  * @param title of the check
  * @param message with the numbers and their units
  * @param yard what one would see in the yard
@@ -15,6 +16,7 @@ import java.util.List;
  */
 public record Finding(
     String code,
+    Area area,
     Severity severity,
     String title,
     String message,

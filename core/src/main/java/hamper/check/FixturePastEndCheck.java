@@ -6,27 +6,21 @@ import java.util.function.Consumer;
 
 /** A fixture whose footprint reaches past the last slot of its universe. */
 final class FixturePastEndCheck implements Check {
+  private static final Page PAGE =
+      new Page(
+          "fixture-past-end",
+          Area.ADDRESSES,
+          Severity.FAULT,
+          "Fixture reaches past slot 512",
+          "The last slot of a fixture or decoder with slot 512",
+          "Its last functions do not answer.");
+
+  @Override
+  public Page page() {
+    return PAGE;
+  }
+
   private static final int LAST_SLOT = 512;
-
-  @Override
-  public String code() {
-    return "fixture-past-end";
-  }
-
-  @Override
-  public String title() {
-    return "Fixture reaches past slot 512";
-  }
-
-  @Override
-  public Severity severity() {
-    return Severity.FAULT;
-  }
-
-  @Override
-  public String yard() {
-    return "Its last functions do not answer.";
-  }
 
   @Override
   public void run(Facts facts, Consumer<Finding> out) {

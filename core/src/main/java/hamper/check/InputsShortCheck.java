@@ -14,24 +14,18 @@ import java.util.function.Consumer;
 
 /** Inputs set by hand that do not cover what the outputs use. */
 final class InputsShortCheck implements Check {
-  @Override
-  public String code() {
-    return "inputs-short";
-  }
+  private static final Page PAGE =
+      new Page(
+          "inputs-short",
+          Area.INPUTS,
+          Severity.FAULT,
+          "Inputs do not cover the outputs",
+          "Inputs set by hand with the universes and channels that the outputs use",
+          "The controller does not listen there: those pixels stay dark.");
 
   @Override
-  public String title() {
-    return "Inputs do not cover the outputs";
-  }
-
-  @Override
-  public Severity severity() {
-    return Severity.FAULT;
-  }
-
-  @Override
-  public String yard() {
-    return "The controller does not listen there: those pixels stay dark.";
+  public Page page() {
+    return PAGE;
   }
 
   @Override

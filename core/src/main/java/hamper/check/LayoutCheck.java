@@ -8,24 +8,18 @@ import java.util.function.Consumer;
 
 /** Holds and mirrors that addressing cannot give. */
 final class LayoutCheck implements Check {
-  @Override
-  public String code() {
-    return "hold-or-mirror";
-  }
+  private static final Page PAGE =
+      new Page(
+          "hold-or-mirror",
+          Area.ADDRESSES,
+          Severity.FAULT,
+          "A hold or mirror does not act",
+          "Holds and mirrors with what the device and the addressing rules can give",
+          "It answers to other addresses than were meant.");
 
   @Override
-  public String title() {
-    return "A hold or mirror does not act";
-  }
-
-  @Override
-  public Severity severity() {
-    return Severity.FAULT;
-  }
-
-  @Override
-  public String yard() {
-    return "It answers to other addresses than were meant.";
+  public Page page() {
+    return PAGE;
   }
 
   @Override

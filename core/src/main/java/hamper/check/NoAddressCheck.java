@@ -7,24 +7,18 @@ import java.util.function.Consumer;
 
 /** A controller that is sent to by unicast and has no address. */
 final class NoAddressCheck implements Check {
-  @Override
-  public String code() {
-    return "no-address";
-  }
+  private static final Page PAGE =
+      new Page(
+          "no-address",
+          Area.COMPLETENESS,
+          Severity.RISK,
+          "Controller without an address",
+          "Controllers that are sent to by unicast with those that have an address",
+          "The source does not know where to send: the whole controller stays dark.");
 
   @Override
-  public String title() {
-    return "Controller without an address";
-  }
-
-  @Override
-  public Severity severity() {
-    return Severity.RISK;
-  }
-
-  @Override
-  public String yard() {
-    return "The source does not know where to send: the whole controller stays dark.";
+  public Page page() {
+    return PAGE;
   }
 
   @Override

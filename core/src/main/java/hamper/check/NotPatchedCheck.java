@@ -7,24 +7,18 @@ import java.util.function.Consumer;
 
 /** A piece that hangs on no port. One finding a prop, so that a big one does not drown the rest. */
 final class NotPatchedCheck implements Check {
-  @Override
-  public String code() {
-    return "not-patched";
-  }
+  private static final Page PAGE =
+      new Page(
+          "not-patched",
+          Area.COMPLETENESS,
+          Severity.RISK,
+          "Not patched",
+          "Pieces of each prop with those that hang on a port; one finding a prop",
+          "It stays dark: no plug is meant for it.");
 
   @Override
-  public String title() {
-    return "Not patched";
-  }
-
-  @Override
-  public Severity severity() {
-    return Severity.RISK;
-  }
-
-  @Override
-  public String yard() {
-    return "It stays dark: no plug is meant for it.";
+  public Page page() {
+    return PAGE;
   }
 
   @Override

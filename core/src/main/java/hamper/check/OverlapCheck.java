@@ -9,24 +9,18 @@ import java.util.function.Consumer;
 
 /** Two things answer to the same channels, and neither mirrors the other. */
 final class OverlapCheck implements Check {
-  @Override
-  public String code() {
-    return "overlap";
-  }
+  private static final Page PAGE =
+      new Page(
+          "overlap",
+          Area.ADDRESSES,
+          Severity.FAULT,
+          "Addresses overlap",
+          "Channels of two pieces that the same packets reach; a mirror and its original may share them",
+          "One shows part of the other's picture.");
 
   @Override
-  public String title() {
-    return "Addresses overlap";
-  }
-
-  @Override
-  public Severity severity() {
-    return Severity.FAULT;
-  }
-
-  @Override
-  public String yard() {
-    return "One shows part of the other's picture.";
+  public Page page() {
+    return PAGE;
   }
 
   @Override

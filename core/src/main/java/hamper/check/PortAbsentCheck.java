@@ -8,24 +8,18 @@ import java.util.function.Consumer;
 
 /** Something hangs on a port that the controller does not have in its present mode. */
 final class PortAbsentCheck implements Check {
-  @Override
-  public String code() {
-    return "port-absent";
-  }
+  private static final Page PAGE =
+      new Page(
+          "port-absent",
+          Area.COMPLETENESS,
+          Severity.FAULT,
+          "No such port in this mode",
+          "Ports in use with the ports that the controller has in its mode",
+          "There is no socket for this plug.");
 
   @Override
-  public String title() {
-    return "No such port in this mode";
-  }
-
-  @Override
-  public Severity severity() {
-    return Severity.FAULT;
-  }
-
-  @Override
-  public String yard() {
-    return "There is no socket for this plug.";
+  public Page page() {
+    return PAGE;
   }
 
   @Override

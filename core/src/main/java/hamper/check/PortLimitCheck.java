@@ -7,24 +7,18 @@ import java.util.function.Consumer;
 
 /** More pixels on a port than the model drives, or than fit in a frame. */
 final class PortLimitCheck implements Check {
-  @Override
-  public String code() {
-    return "port-limit";
-  }
+  private static final Page PAGE =
+      new Page(
+          "port-limit",
+          Area.PORTS,
+          Severity.FAULT,
+          "Too many pixels on a port",
+          "Pixels and null pixels of a run with the lower of two limits: the model's for this pixel type and mode, and what fits in the show's frame",
+          "The last pixels stay dark, or the whole port stutters.");
 
   @Override
-  public String title() {
-    return "Too many pixels on a port";
-  }
-
-  @Override
-  public Severity severity() {
-    return Severity.FAULT;
-  }
-
-  @Override
-  public String yard() {
-    return "The last pixels stay dark, or the whole port stutters.";
+  public Page page() {
+    return PAGE;
   }
 
   @Override

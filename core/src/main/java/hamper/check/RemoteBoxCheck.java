@@ -13,24 +13,18 @@ import java.util.function.Consumer;
 
 /** A remote box beyond what a chain may have, or at the end of too much cable. */
 final class RemoteBoxCheck implements Check {
-  @Override
-  public String code() {
-    return "remote-box";
-  }
+  private static final Page PAGE =
+      new Page(
+          "remote-box",
+          Area.PORTS,
+          Severity.FAULT,
+          "Remote box out of reach",
+          "Boxes and bank cables with the most that the model has",
+          "The box does not answer: everything on it stays dark.");
 
   @Override
-  public String title() {
-    return "Remote box out of reach";
-  }
-
-  @Override
-  public Severity severity() {
-    return Severity.FAULT;
-  }
-
-  @Override
-  public String yard() {
-    return "The box does not answer: everything on it stays dark.";
+  public Page page() {
+    return PAGE;
   }
 
   @Override

@@ -12,24 +12,18 @@ import java.util.function.Consumer;
 
 /** Two packs on one serial line with one unit number, or a number that the line cannot call. */
 final class UnitNumberCheck implements Check {
-  @Override
-  public String code() {
-    return "unit-number";
-  }
+  private static final Page PAGE =
+      new Page(
+          "unit-number",
+          Area.SERIAL,
+          Severity.FAULT,
+          "Unit number wrong on a serial line",
+          "Unit numbers on one line with each other and with the numbers that the line can call",
+          "Two packs dim together, or one never answers.");
 
   @Override
-  public String title() {
-    return "Unit number wrong on a serial line";
-  }
-
-  @Override
-  public Severity severity() {
-    return Severity.FAULT;
-  }
-
-  @Override
-  public String yard() {
-    return "Two packs dim together, or one never answers.";
+  public Page page() {
+    return PAGE;
   }
 
   @Override

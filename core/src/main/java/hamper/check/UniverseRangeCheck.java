@@ -8,24 +8,18 @@ import java.util.stream.Stream;
 
 /** A universe that the protocol does not have. */
 final class UniverseRangeCheck implements Check {
-  @Override
-  public String code() {
-    return "universe-range";
-  }
+  private static final Page PAGE =
+      new Page(
+          "universe-range",
+          Area.ADDRESSES,
+          Severity.FAULT,
+          "Universe beyond the protocol",
+          "Universes in use with those that the protocol has",
+          "No packet can carry it: those lights stay dark.");
 
   @Override
-  public String title() {
-    return "Universe beyond the protocol";
-  }
-
-  @Override
-  public Severity severity() {
-    return Severity.FAULT;
-  }
-
-  @Override
-  public String yard() {
-    return "No packet can carry it: those lights stay dark.";
+  public Page page() {
+    return PAGE;
   }
 
   @Override

@@ -8,24 +8,18 @@ import java.util.function.Consumer;
 
 /** The plan asks for something that the device's dialect cannot say. */
 final class UntoldCheck implements Check {
-  @Override
-  public String code() {
-    return "dialect";
-  }
+  private static final Page PAGE =
+      new Page(
+          "dialect",
+          Area.DIALECT,
+          Severity.FAULT,
+          "The device cannot be told this",
+          "What the plan asks for with what the device model can be told",
+          "The device does it its own way: pixels are shifted or look wrong.");
 
   @Override
-  public String title() {
-    return "The device cannot be told this";
-  }
-
-  @Override
-  public Severity severity() {
-    return Severity.FAULT;
-  }
-
-  @Override
-  public String yard() {
-    return "The device does it its own way: pixels are shifted or look wrong.";
+  public Page page() {
+    return PAGE;
   }
 
   @Override

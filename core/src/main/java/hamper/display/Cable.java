@@ -32,7 +32,7 @@ public record Cable(double metres, Origin origin) {
     if (leg.cableMetres().isPresent()) {
       return new Cable(leg.cableMetres().get(), Origin.ENTERED);
     }
-    if (leg.box().isPresent()) {
+    if (plan.hasBoxes(controller, run.kind())) {
       return UNKNOWN; // the way there is the bank's cable, and the box stands at the prop
     }
     Optional<String> from =

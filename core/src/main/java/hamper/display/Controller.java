@@ -100,6 +100,16 @@ public record Controller(
         id, tag, name, model, newSettings, inputs, sending, adapters, cables, runs);
   }
 
+  public Controller withInputs(Optional<List<InputRange>> newInputs) {
+    return new Controller(
+        id, tag, name, model, settings, newInputs, sending, adapters, cables, runs);
+  }
+
+  public Controller withSending(Sending newSending) {
+    return new Controller(
+        id, tag, name, model, settings, inputs, newSending, adapters, cables, runs);
+  }
+
   public Protocol protocol() {
     return settings.protocol();
   }

@@ -8,6 +8,7 @@ import hamper.address.Transport;
 import hamper.catalog.Dialect;
 import hamper.value.Require;
 import java.util.Optional;
+import java.util.function.Consumer;
 
 /**
  * What is set for a controller as a whole.
@@ -102,92 +103,108 @@ public record ControllerSettings(
   }
 
   public ControllerSettings withZone(Optional<String> newZone) {
-    return with(
-        mode,
-        protocol,
-        firstUniverse,
-        packing,
-        portStart,
-        reserveUniverses,
-        reserveChannels,
-        newZone);
+    return copy(c -> c.zone = newZone);
   }
 
   public ControllerSettings withMode(Optional<String> newMode) {
-    return with(
-        newMode,
-        protocol,
-        firstUniverse,
-        packing,
-        portStart,
-        reserveUniverses,
-        reserveChannels,
-        zone);
+    return copy(c -> c.mode = newMode);
+  }
+
+  public ControllerSettings withAddress(Optional<IpAddress> newAddress) {
+    return copy(c -> c.address = newAddress);
+  }
+
+  public ControllerSettings withSource(Optional<String> newSource) {
+    return copy(c -> c.source = newSource);
+  }
+
+  public ControllerSettings withTransport(Transport newTransport) {
+    return copy(c -> c.transport = newTransport);
+  }
+
+  public ControllerSettings withUniverseSize(int newSize) {
+    return copy(c -> c.universeSize = newSize);
   }
 
   /** Another protocol; what only the old one had stays, and is found where it does not fit. */
   public ControllerSettings withProtocol(Protocol newProtocol) {
-    return with(
-        mode,
-        newProtocol,
-        firstUniverse,
-        packing,
-        portStart,
-        reserveUniverses,
-        reserveChannels,
-        zone);
+    return copy(c -> c.protocol = newProtocol);
   }
 
   /** Packing and port start as they are in force, so that another model does not change them. */
   public ControllerSettings withLayout(Dialect inForce) {
-    return with(
-        mode,
-        protocol,
-        firstUniverse,
-        Optional.of(packing.orElse(inForce.packing())),
-        Optional.of(portStart.orElse(inForce.portStart())),
-        reserveUniverses,
-        reserveChannels,
-        zone);
+    return copy(
+        c -> {
+          c.packing = Optional.of(packing.orElse(inForce.packing()));
+          c.portStart = Optional.of(portStart.orElse(inForce.portStart()));
+        });
   }
 
   /** A block that stays where it is and as large as it is. */
   public ControllerSettings withBlock(
       Optional<Integer> newFirstUniverse, int newReserveUniverses, int newReserveChannels) {
-    return with(
-        mode,
-        protocol,
-        newFirstUniverse,
-        packing,
-        portStart,
-        newReserveUniverses,
-        newReserveChannels,
-        zone);
+    return copy(
+        c -> {
+          c.firstUniverse = newFirstUniverse;
+          c.reserveUniverses = newReserveUniverses;
+          c.reserveChannels = newReserveChannels;
+        });
   }
 
-  private ControllerSettings with(
-      Optional<String> newMode,
-      Protocol newProtocol,
-      Optional<Integer> newFirstUniverse,
-      Optional<Packing> newPacking,
-      Optional<PortStart> newPortStart,
-      int newReserveUniverses,
-      int newReserveChannels,
-      Optional<String> newZone) {
-    return new ControllerSettings(
-        newMode,
-        newProtocol,
-        transport,
-        address,
-        newFirstUniverse,
-        universeSize,
-        newPacking,
-        newPortStart,
-        newReserveUniverses,
-        newReserveChannels,
-        brightness,
-        source,
-        newZone,
-        note);
+  private ControllerSettings copy(Consumer<Copy> change) {
+    Copy copy = new Copy(this);
+    change.accept(copy);
+    return copy.settings();
+  }
+
+  /** What may be changed, on its way from one value to the next; nobody else sees it. */
+  private static final class Copy {
+    private final ControllerSettings from;
+    private Optional<String> mode;
+    private Protocol protocol;
+    private Transport transport;
+    private Optional<IpAddress> address;
+    private Optional<Integer> firstUniverse;
+    private int universeSize;
+    private Optional<Packing> packing;
+    private Optional<PortStart> portStart;
+    private int reserveUniverses;
+    private int reserveChannels;
+    private Optional<String> source;
+    private Optional<String> zone;
+
+    private Copy(ControllerSettings from) {
+      this.from = from;
+      mode = from.mode;
+      protocol = from.protocol;
+      transport = from.transport;
+      address = from.address;
+      firstUniverse = from.firstUniverse;
+      universeSize = from.universeSize;
+      packing = from.packing;
+      portStart = from.portStart;
+      reserveUniverses = from.reserveUniverses;
+      reserveChannels = from.reserveChannels;
+      source = from.source;
+      zone = from.zone;
+    }
+
+    private ControllerSettings settings() {
+      return new ControllerSettings(
+          mode,
+          protocol,
+          transport,
+          address,
+          firstUniverse,
+          universeSize,
+          packing,
+          portStart,
+          reserveUniverses,
+          reserveChannels,
+          from.brightness,
+          source,
+          zone,
+          from.note);
+    }
   }
 }

@@ -19,6 +19,7 @@ import java.util.Set;
  * @param pixelTypes pixel types that do not ship with Hamper
  * @param subnets of the show network
  * @param controllers in list order, hosts included
+ * @param accepted risks and hints that somebody takes
  */
 public record Display(
     String name,
@@ -28,7 +29,8 @@ public record Display(
     List<Subnet> subnets,
     List<Zone> zones,
     List<Prop> props,
-    List<Controller> controllers) {
+    List<Controller> controllers,
+    List<Accepted> accepted) {
 
   /**
    * @throws RefusedException with the place of the first thing that cannot be
@@ -41,6 +43,7 @@ public record Display(
     zones = List.copyOf(zones);
     props = List.copyOf(props);
     controllers = List.copyOf(controllers);
+    accepted = List.copyOf(accepted);
     Set<String> subnetIds = new HashSet<>();
     for (int i = 0; i < subnets.size(); i++) {
       once(subnetIds, subnets.get(i).id(), "subnets[%d].id".formatted(i));
@@ -51,7 +54,7 @@ public record Display(
     legs(controllers, pieceIds);
   }
 
-  /** Without subnets. */
+  /** Without subnets, and with nothing accepted. */
   public Display(
       String name,
       DisplaySettings settings,
@@ -60,7 +63,7 @@ public record Display(
       List<Zone> zones,
       List<Prop> props,
       List<Controller> controllers) {
-    this(name, settings, models, pixelTypes, List.of(), zones, props, controllers);
+    this(name, settings, models, pixelTypes, List.of(), zones, props, controllers, List.of());
   }
 
   public static Display empty(String name) {
@@ -69,32 +72,56 @@ public record Display(
   }
 
   public Display withZones(List<Zone> newZones) {
-    return new Display(name, settings, models, pixelTypes, subnets, newZones, props, controllers);
+    return with(models, pixelTypes, subnets, newZones, props, controllers, accepted);
   }
 
   public Display withProps(List<Prop> newProps) {
-    return new Display(name, settings, models, pixelTypes, subnets, zones, newProps, controllers);
+    return with(models, pixelTypes, subnets, zones, newProps, controllers, accepted);
   }
 
   public Display withControllers(List<Controller> newControllers) {
-    return new Display(name, settings, models, pixelTypes, subnets, zones, props, newControllers);
+    return with(models, pixelTypes, subnets, zones, props, newControllers, accepted);
   }
 
   public Display withPixelTypes(List<PixelType> newTypes) {
-    return new Display(name, settings, models, newTypes, subnets, zones, props, controllers);
+    return with(models, newTypes, subnets, zones, props, controllers, accepted);
   }
 
   public Display withSubnets(List<Subnet> newSubnets) {
-    return new Display(name, settings, models, pixelTypes, newSubnets, zones, props, controllers);
+    return with(models, pixelTypes, newSubnets, zones, props, controllers, accepted);
+  }
+
+  public Display withModels(List<DeviceModel> newModels) {
+    return with(newModels, pixelTypes, subnets, zones, props, controllers, accepted);
+  }
+
+  public Display withAccepted(List<Accepted> newAccepted) {
+    return with(models, pixelTypes, subnets, zones, props, controllers, newAccepted);
   }
 
   public Display withNameAndSettings(String newName, DisplaySettings newSettings) {
     return new Display(
-        newName, newSettings, models, pixelTypes, subnets, zones, props, controllers);
+        newName, newSettings, models, pixelTypes, subnets, zones, props, controllers, accepted);
   }
 
-  public Display withModels(List<DeviceModel> newModels) {
-    return new Display(name, settings, newModels, pixelTypes, subnets, zones, props, controllers);
+  private Display with(
+      List<DeviceModel> newModels,
+      List<PixelType> newTypes,
+      List<Subnet> newSubnets,
+      List<Zone> newZones,
+      List<Prop> newProps,
+      List<Controller> newControllers,
+      List<Accepted> newAccepted) {
+    return new Display(
+        name,
+        settings,
+        newModels,
+        newTypes,
+        newSubnets,
+        newZones,
+        newProps,
+        newControllers,
+        newAccepted);
   }
 
   private static Set<String> zoneIds(List<Zone> zones) {

@@ -111,6 +111,11 @@ public final class Plan {
         .map(group -> group.modeOrFirst(controller.settings().mode()));
   }
 
+  /** Whether a controller's ports of a kind come out at remote boxes. */
+  public boolean hasBoxes(Controller controller, PortKind kind) {
+    return modelOf(controller).portsOf(kind).flatMap(PortGroup::banks).isPresent();
+  }
+
   /** Whether the port is there in the controller's mode. */
   public boolean hasPort(PortRef port) {
     return controller(port.controller())

@@ -65,4 +65,8 @@ public record Section(
   public Section withNullPixels(int newNullPixels) {
     return new Section(pixels, newNullPixels, group, fold, backward, colourOrder, brightness, hold);
   }
+
+  public Section withColourOrder(Optional<ColourOrder> newOrder) {
+    return new Section(pixels, nullPixels, group, fold, backward, newOrder, brightness, hold);
+  }
 }

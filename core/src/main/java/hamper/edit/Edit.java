@@ -24,6 +24,8 @@ public sealed interface Edit
         DuplicateProp,
         PatchNearest,
         Together,
+        AcceptFinding,
+        WithdrawAcceptance,
         PutZone,
         RemoveZone,
         PutController,

@@ -2,6 +2,7 @@ package hamper.edit;
 
 import hamper.catalog.DeviceModel;
 import hamper.catalog.PixelType;
+import hamper.display.Accepted;
 import hamper.display.Controller;
 import hamper.display.Display;
 import hamper.display.DisplaySettings;
@@ -33,7 +34,8 @@ public record Restore(
     Optional<Parts<Subnet>> subnets,
     Optional<Parts<Zone>> zones,
     Optional<Parts<Prop>> props,
-    Optional<Parts<Controller>> controllers)
+    Optional<Parts<Controller>> controllers,
+    Optional<List<Accepted>> accepted)
     implements Edit {
 
   /**
@@ -58,7 +60,8 @@ public record Restore(
         parts(from.subnets(), to.subnets(), Subnet::id),
         parts(from.zones(), to.zones(), Zone::id),
         parts(from.props(), to.props(), Prop::id),
-        parts(from.controllers(), to.controllers(), Controller::id));
+        parts(from.controllers(), to.controllers(), Controller::id),
+        from.accepted().equals(to.accepted()) ? Optional.empty() : Optional.of(to.accepted()));
   }
 
   @Override
@@ -72,7 +75,8 @@ public record Restore(
         apply(subnets, now.subnets(), Subnet::id),
         apply(zones, now.zones(), Zone::id),
         apply(props, now.props(), Prop::id),
-        apply(controllers, now.controllers(), Controller::id));
+        apply(controllers, now.controllers(), Controller::id),
+        accepted.orElse(now.accepted()));
   }
 
   @Override

@@ -52,7 +52,7 @@ public record AddressLine(
   }
 
   /** By address; one device that names its address twice, as itself and as an adapter, is one. */
-  private static List<Occupant> occupants(Display display) {
+  public static List<Occupant> occupants(Display display) {
     List<Occupant> all = new ArrayList<>();
     for (Controller controller : display.controllers()) {
       String name = controller.tag() + " " + controller.name();

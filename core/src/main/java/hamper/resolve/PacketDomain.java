@@ -6,11 +6,11 @@ import hamper.display.Controller;
  * Whom packets reach: controllers of one domain get the same ones. Unicast without an address meets
  * nobody.
  */
-final class PacketDomain {
+public final class PacketDomain {
   private PacketDomain() {}
 
   /** Equal for two controllers exactly when the same packets reach both. */
-  static String of(Controller controller) {
+  public static String of(Controller controller) {
     String whom =
         switch (controller.transport()) {
           case MULTICAST, BROADCAST -> controller.transport().name();

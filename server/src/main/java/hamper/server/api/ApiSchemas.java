@@ -42,7 +42,9 @@ class ApiSchemas implements OpenApiCustomizer {
           HandoverController.HandoverView.class,
           CatalogueController.CatalogueView.class,
           MachineController.MachineAdapter.class,
-          PropRowsController.RowsView.class);
+          PropRowsController.RowsView.class,
+          RemediesController.RemediesRequest.class,
+          RemediesController.RemedyView.class);
   private static final Map<Class<?>, String> KINDS =
       Map.of(
           PixelString.class, "string",

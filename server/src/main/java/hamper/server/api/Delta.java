@@ -1,6 +1,7 @@
 package hamper.server.api;
 
 import hamper.catalog.PixelType;
+import hamper.check.Checks;
 import hamper.check.Finding;
 import hamper.display.DisplaySettings;
 import hamper.display.Zone;
@@ -32,4 +33,5 @@ public record Delta(
     List<PropView> props,
     List<String> propOrder,
     Optional<List<Finding>> findings,
+    Optional<List<Checks.Taken>> accepted,
     UndoView undo) {}

@@ -35,6 +35,7 @@ final class Deltas {
         Views.props(look.facts()),
         Views.controllers(look.facts()),
         Checks.run(look.facts()),
+        Checks.accepted(look.facts()),
         new UndoView(look.undoLabel(), look.redoLabel()));
   }
 
@@ -58,6 +59,7 @@ final class Deltas {
         added(Views.props(step.before()), props),
         props.stream().map(view -> view.prop().id()).toList(),
         changed(Checks.run(step.before()), findings),
+        changed(Checks.accepted(step.before()), Checks.accepted(step.after())),
         undo);
   }
 

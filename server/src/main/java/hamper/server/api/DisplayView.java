@@ -1,6 +1,7 @@
 package hamper.server.api;
 
 import hamper.catalog.PixelType;
+import hamper.check.Checks;
 import hamper.check.Finding;
 import hamper.display.DisplaySettings;
 import hamper.display.Zone;
@@ -9,6 +10,7 @@ import java.util.List;
 /**
  * A whole display as the interface shows it.
  *
+ * @param accepted risks and hints that somebody accepted
  * @param pixelTypes those that ship with Hamper and the display's own
  */
 public record DisplayView(
@@ -22,4 +24,5 @@ public record DisplayView(
     List<PropView> props,
     List<ControllerView> controllers,
     List<Finding> findings,
+    List<Checks.Taken> accepted,
     UndoView undo) {}

@@ -9,6 +9,7 @@ import hamper.address.Transport;
 import hamper.catalog.DeviceModel;
 import hamper.catalog.PixelType;
 import hamper.catalog.PortKind;
+import hamper.display.Accepted;
 import hamper.display.Adapter;
 import hamper.display.BankCable;
 import hamper.display.Controller;
@@ -96,6 +97,12 @@ final class DisplayReader {
     List<Subnet> subnets = list("subnet", this::subnet);
     List<Zone> zones = list("zone", this::zone);
     List<Prop> props = list("prop", row -> prop(row, pieces));
+    List<Accepted> accepted =
+        list(
+            "accepted",
+            row ->
+                new Accepted(
+                    row.getString("code"), row.getString("message"), row.getString("reason")));
     List<Controller> controllers =
         list("controller", row -> controller(row, new Parts(inputs, adapters, cables, runs)));
     return db.sql("select * from display where id = :id")
@@ -113,7 +120,8 @@ final class DisplayReader {
                     subnets,
                     zones,
                     props,
-                    controllers))
+                    controllers,
+                    accepted))
         .single();
   }
 

@@ -1,6 +1,7 @@
 package hamper.server.store;
 
 import hamper.address.IpAddress;
+import hamper.display.Accepted;
 import hamper.display.Adapter;
 import hamper.display.BankCable;
 import hamper.display.Controller;
@@ -137,7 +138,12 @@ final class DisplayTables {
                   "cable_metres",
                   "box",
                   "mirror_of"),
-              DisplayTables::legs));
+              DisplayTables::legs),
+          new Table(
+              "accepted",
+              1,
+              List.of("place", "code", "message", "reason"),
+              DisplayTables::accepted));
 
   private DisplayTables() {}
 
@@ -290,6 +296,14 @@ final class DisplayTables {
               controller.sending().fullUniverses(),
               controller.sending().synchronization(),
               controller.sending().hostName()));
+    }
+    return rows;
+  }
+
+  private static List<Object[]> accepted(Display display) {
+    List<Object[]> rows = new ArrayList<>();
+    for (Accepted one : display.accepted()) {
+      rows.add(row(rows.size(), one.code(), one.message(), one.reason()));
     }
     return rows;
   }

@@ -1,0 +1,68 @@
+package hamper.advise;
+
+import hamper.check.Facts;
+import hamper.check.Finding;
+import hamper.display.Circuit;
+import hamper.display.Piece;
+import hamper.display.PixelString;
+import hamper.display.Wall;
+import hamper.edit.Edit;
+import hamper.edit.SetMirror;
+import hamper.edit.SetPiece;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Lets held addresses flow, so that they go past what stands there; or ends a mirror. */
+final class LetGoAdviser implements Adviser {
+  @Override
+  public Stream<Edit> think(Facts facts, Finding finding) {
+    List<Edit> edits = new ArrayList<>();
+    List<String> pieces =
+        finding.subjects().stream().flatMap(s -> s.piece().stream()).distinct().toList();
+    // the one named last came to the other
+    for (int i = pieces.size() - 1; i >= 0; i--) {
+      free(facts.plan().existingPiece(pieces.get(i)).piece())
+          .ifPresent(piece -> edits.add(new SetPiece(piece)));
+      boolean mirror =
+          facts.plan().leg(pieces.get(i)).filter(at -> at.leg().mirrorOf().isPresent()).isPresent();
+      if (mirror) {
+        edits.add(new SetMirror(pieces.get(i), Optional.empty()));
+      }
+    }
+    return edits.stream();
+  }
+
+  /** The piece without any hold; empty where it has none. */
+  private static Optional<Piece> free(Piece piece) {
+    Piece free = piece;
+    if (piece instanceof PixelString string) {
+      free =
+          string.withSections(
+              string.sections().stream()
+                  .map(section -> section.withHold(Optional.empty()))
+                  .toList());
+    } else if (piece instanceof Circuit circuit) {
+      free =
+          new Circuit(
+              circuit.id(),
+              circuit.name(),
+              circuit.threshold(),
+              circuit.safeOn(),
+              Optional.empty());
+    } else if (piece instanceof Wall wall) {
+      free =
+          new Wall(
+              wall.id(),
+              wall.name(),
+              wall.order(),
+              wall.panels(),
+              wall.resolution(),
+              wall.size(),
+              wall.pitchMillimetres(),
+              Optional.empty());
+    }
+    return free.equals(piece) ? Optional.empty() : Optional.of(free);
+  }
+}

@@ -1,0 +1,58 @@
+package hamper.advise;
+
+import hamper.check.Facts;
+import hamper.check.Finding;
+import hamper.check.Subject;
+import hamper.display.Controller;
+import hamper.display.Leg;
+import hamper.display.PieceAt;
+import hamper.display.PortRef;
+import hamper.display.Run;
+import hamper.edit.Edit;
+import hamper.edit.PatchNearest;
+import hamper.edit.Together;
+import hamper.edit.UnpatchPieces;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/** Hangs legs on the nearest port with room: as few as it takes, from the end of the run. */
+final class MoveLegsAdviser implements Adviser {
+  @Override
+  public Stream<Edit> think(Facts facts, Finding finding) {
+    Subject main = finding.subjects().get(0);
+    if (main.port().isEmpty()) {
+      List<String> loose =
+          finding.subjects().stream().map(Subject::piece).flatMap(Optional::stream).toList();
+      return loose.isEmpty() ? Stream.empty() : Stream.of(new PatchNearest(loose));
+    }
+    PortRef port = main.port().get();
+    Controller controller = facts.plan().existingController(port.controller());
+    List<String> legs =
+        controller.run(port.kind(), port.port()).map(Run::legs).orElse(List.of()).stream()
+            .map(Leg::piece)
+            .toList();
+    Stream<Edit> named = main.piece().stream().map(piece -> move(facts, List.of(piece)));
+    // the fewest that help come first, and the list ends with the first that does
+    Stream<Edit> fromTheEnd =
+        IntStream.rangeClosed(1, legs.size())
+            .mapToObj(count -> move(facts, legs.subList(legs.size() - count, legs.size())));
+    return Stream.concat(named, fromTheEnd);
+  }
+
+  /** One: moving more than it takes helps too, and nobody wants it. */
+  @Override
+  public int most() {
+    return 1;
+  }
+
+  private static Edit move(Facts facts, List<String> pieces) {
+    PieceAt first = facts.plan().existingPiece(pieces.get(0));
+    String what = pieces.size() == 1 ? first.title() : pieces.size() + " pieces";
+    String title = "Move %s to the nearest port with room".formatted(what);
+    return new Together(
+        title.length() > 80 ? "Move a piece to the nearest port with room" : title,
+        List.of(new UnpatchPieces(pieces), new PatchNearest(pieces)));
+  }
+}

@@ -1,0 +1,117 @@
+package hamper.advise;
+
+import hamper.check.Facts;
+import hamper.check.Finding;
+import hamper.check.Subject;
+import hamper.display.Fixture;
+import hamper.display.LegAt;
+import hamper.display.Piece;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.Section;
+import hamper.display.SerialDimmer;
+import hamper.display.SlotPiece;
+import hamper.display.StripDecoder;
+import hamper.edit.Edit;
+import hamper.edit.SetGap;
+import hamper.edit.SetPiece;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/** Changes the piece itself: its slot, its unit number, its colour order, the gap before it. */
+final class PiecesAdviser implements Adviser {
+  private static final int SLOTS = 512;
+
+  @Override
+  public Stream<Edit> think(Facts facts, Finding finding) {
+    Plan plan = facts.plan();
+    return finding.subjects().stream()
+        .map(Subject::piece)
+        .flatMap(Optional::stream)
+        .distinct()
+        .map(id -> plan.existingPiece(id).piece())
+        .flatMap(piece -> changed(plan, finding.code(), piece));
+  }
+
+  private static Stream<Edit> changed(Plan plan, String code, Piece piece) {
+    if (piece instanceof SlotPiece slots && !code.equals("data-reach")) {
+      return freeSlots(plan, slots).map(slot -> new SetPiece(at(slots, slot)));
+    } else if (piece instanceof SerialDimmer dimmer) {
+      return IntStream.rangeClosed(1, SerialDimmer.HIGHEST_UNIT)
+          .filter(unit -> line(plan, piece).noneMatch(other -> uses(other, unit)))
+          .limit(1)
+          .mapToObj(
+              unit ->
+                  new SetPiece(
+                      new SerialDimmer(dimmer.id(), dimmer.name(), unit, dimmer.circuits())));
+    } else if (piece instanceof PixelString string) {
+      return code.equals("data-reach") ? bridges(plan, string) : orders(code, string);
+    }
+    return Stream.empty();
+  }
+
+  private static boolean uses(Piece piece, int unit) {
+    return piece instanceof SerialDimmer dimmer && dimmer.unit() == unit;
+  }
+
+  /** Null pixels freshen the data up: one for each five metres after the first. */
+  private static Stream<Edit> bridges(Plan plan, PixelString string) {
+    return plan.leg(string.id()).stream()
+        .map(LegAt::leg)
+        .map(leg -> new SetGap(string.id(), nulls(leg.cableMetres()), leg.cableMetres()));
+  }
+
+  private static int nulls(Optional<Double> metres) {
+    return (int) Math.max(1, Math.ceil(metres.orElse(5.0) / 5) - 1);
+  }
+
+  private static Stream<Edit> orders(String code, PixelString string) {
+    if (!code.equals("colour-orders")) {
+      return Stream.empty();
+    }
+    return string.sections().stream()
+        .map(Section::colourOrder)
+        .distinct()
+        .map(
+            order ->
+                new SetPiece(
+                    string.withSections(
+                        string.sections().stream().map(s -> s.withColourOrder(order)).toList())));
+  }
+
+  /** The first stretch of the line that is long enough and free. */
+  private static Stream<Integer> freeSlots(Plan plan, SlotPiece piece) {
+    List<SlotPiece> others =
+        line(plan, piece).filter(SlotPiece.class::isInstance).map(SlotPiece.class::cast).toList();
+    return IntStream.rangeClosed(1, Math.max(1, SLOTS - piece.channels() + 1))
+        .filter(slot -> others.stream().noneMatch(other -> meets(other, slot, piece.channels())))
+        .limit(1)
+        .boxed();
+  }
+
+  private static boolean meets(SlotPiece other, int slot, int channels) {
+    return other.slot() < slot + channels && slot < other.slot() + other.channels();
+  }
+
+  private static SlotPiece at(SlotPiece piece, int slot) {
+    if (piece instanceof Fixture fixture) {
+      return new Fixture(fixture.id(), fixture.name(), slot, fixture.channels(), fixture.pairs());
+    }
+    StripDecoder decoder = (StripDecoder) piece;
+    return new StripDecoder(
+        decoder.id(), decoder.name(), slot, decoder.pixels(), decoder.ledsPerPixel());
+  }
+
+  /** The other pieces on the same line. */
+  private static Stream<Piece> line(Plan plan, Piece piece) {
+    return plan.leg(piece.id()).map(LegAt::port).stream()
+        .flatMap(
+            port ->
+                plan.existingController(port.controller()).run(port.kind(), port.port()).stream())
+        .flatMap(run -> run.legs().stream())
+        .filter(leg -> !leg.piece().equals(piece.id()))
+        .map(leg -> plan.existingPiece(leg.piece()).piece());
+  }
+}

@@ -1,0 +1,117 @@
+package hamper.advise;
+
+import hamper.check.Checks;
+import hamper.check.Facts;
+import hamper.check.Finding;
+import hamper.check.Severity;
+import hamper.check.Subject;
+import hamper.display.Plan;
+import hamper.edit.Edit;
+import hamper.value.RefusedException;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * Remedies of findings. Each is tried on the plan first: what does not clear its finding, or brings
+ * a new fault, is not offered.
+ */
+public final class Remedies {
+  private static final Adviser LET_GO = new LetGoAdviser();
+  private static final Adviser MIRROR = new MirrorAdviser();
+  private static final Adviser UNIVERSES = new UniversesAdviser();
+  private static final Adviser MOVE = new MoveLegsAdviser();
+  private static final Adviser MODE = new ModeAdviser();
+  private static final Adviser ADDRESS = new AddressAdviser();
+  private static final Adviser SETTINGS = new SettingsAdviser();
+  private static final Adviser PIECES = new PiecesAdviser();
+
+  private static final Map<String, List<Adviser>> BY_CODE =
+      Map.ofEntries(
+          Map.entry("overlap", List.of(LET_GO, MIRROR, UNIVERSES, PIECES)),
+          Map.entry("shared-universe", List.of(UNIVERSES)),
+          Map.entry("universe-range", List.of(UNIVERSES)),
+          Map.entry("hold-or-mirror", List.of(LET_GO)),
+          Map.entry("port-limit", List.of(MODE, MOVE)),
+          Map.entry("frame-headroom", List.of(MOVE)),
+          Map.entry("mixed-types", List.of(MOVE)),
+          Map.entry("port-absent", List.of(MODE, MOVE)),
+          Map.entry("not-patched", List.of(MOVE)),
+          Map.entry("no-address", List.of(ADDRESS)),
+          Map.entry("same-address", List.of(ADDRESS)),
+          Map.entry("outside-subnets", List.of(ADDRESS)),
+          Map.entry("address-in-dhcp", List.of(ADDRESS)),
+          Map.entry("source-elsewhere", List.of(ADDRESS)),
+          Map.entry("inputs-short", List.of(SETTINGS)),
+          Map.entry("universe-size", List.of(SETTINGS)),
+          Map.entry("inputs-beyond-model", List.of(SETTINGS)),
+          Map.entry("no-source", List.of(SETTINGS)),
+          Map.entry("transport", List.of(SETTINGS)),
+          Map.entry("wifi-multicast", List.of(SETTINGS)),
+          Map.entry("two-sources", List.of(SETTINGS)),
+          Map.entry("synchronization", List.of(SETTINGS)),
+          Map.entry("fixture-past-end", List.of(PIECES)),
+          Map.entry("unit-number", List.of(PIECES)),
+          Map.entry("colour-orders", List.of(PIECES)),
+          Map.entry("data-reach", List.of(PIECES)));
+
+  private Remedies() {}
+
+  /** Codes of the checks that any remedy is known for. */
+  public static Set<String> codes() {
+    return BY_CODE.keySet();
+  }
+
+  /** Edits that clear the finding and bring no new fault, each different from the others. */
+  public static List<Edit> of(Facts facts, Finding finding) {
+    Set<String> faults = faults(facts);
+    return BY_CODE.getOrDefault(finding.code(), List.of()).stream()
+        .flatMap(
+            adviser ->
+                adviser
+                    .think(facts, finding)
+                    .distinct()
+                    .filter(edit -> helps(facts.plan(), faults, finding, edit))
+                    .limit(adviser.most()))
+        .distinct()
+        .toList();
+  }
+
+  private static boolean helps(Plan plan, Set<String> faults, Finding finding, Edit edit) {
+    return tried(plan, edit)
+        .filter(after -> !known(after).contains(key(finding)))
+        .filter(after -> faults.containsAll(faults(after)))
+        .isPresent();
+  }
+
+  private static Optional<Facts> tried(Plan plan, Edit edit) {
+    try {
+      return Optional.of(Facts.of(edit.applyTo(plan).plan()));
+    } catch (RefusedException e) {
+      return Optional.empty(); // this plan does not allow it
+    }
+  }
+
+  private static Set<String> faults(Facts facts) {
+    return Checks.all(facts).stream()
+        .filter(finding -> finding.severity() == Severity.FAULT)
+        .map(Remedies::key)
+        .collect(Collectors.toCollection(HashSet::new));
+  }
+
+  private static Set<String> known(Facts facts) {
+    return Checks.all(facts).stream().map(Remedies::key).collect(Collectors.toSet());
+  }
+
+  /** The same mistake with other numbers is still the same mistake. */
+  private static String key(Finding finding) {
+    Subject main = finding.subjects().get(0);
+    return finding.code()
+        + main.controller().orElse("")
+        + main.port().map(Object::toString).orElse("")
+        + main.piece().orElse("");
+  }
+}

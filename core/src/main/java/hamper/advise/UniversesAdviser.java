@@ -1,0 +1,72 @@
+package hamper.advise;
+
+import hamper.check.Facts;
+import hamper.check.Finding;
+import hamper.check.Subject;
+import hamper.display.Controller;
+import hamper.display.Run;
+import hamper.edit.Edit;
+import hamper.edit.PutController;
+import hamper.resolve.ControllerBlock;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Gives a controller universes of its own: the next that are free, or assigned ones again. */
+final class UniversesAdviser implements Adviser {
+  @Override
+  public Stream<Edit> think(Facts facts, Finding finding) {
+    List<String> controllers =
+        new ArrayList<>(
+            finding.subjects().stream()
+                .map(Subject::controller)
+                .flatMap(Optional::stream)
+                .distinct()
+                .toList());
+    // the later one came to the earlier
+    Collections.reverse(controllers);
+    return controllers.stream()
+        .map(facts.plan()::existingController)
+        .flatMap(controller -> Stream.of(assigned(controller), nextFree(facts, controller)))
+        .map(PutController::new);
+  }
+
+  private static Controller assigned(Controller controller) {
+    return withFirst(withoutHeldLines(controller), Optional.empty());
+  }
+
+  private static Controller nextFree(Facts facts, Controller controller) {
+    int next = facts.plan().display().settings().firstUniverse();
+    for (ControllerBlock block : facts.resolution().blocks()) {
+      boolean other = !block.controller().equals(controller.id());
+      if (other) {
+        next = Math.max(next, block.lastFlowingUniverse().orElse(0) + 1);
+        for (int universe : block.dmxUniverses().values()) {
+          next = Math.max(next, universe + 1);
+        }
+      }
+    }
+    return withFirst(withoutHeldLines(controller), Optional.of(Math.min(next, 63_999)));
+  }
+
+  private static Controller withFirst(Controller controller, Optional<Integer> first) {
+    return controller.withSettings(
+        controller
+            .settings()
+            .withBlock(
+                first,
+                controller.settings().reserveUniverses(),
+                controller.settings().reserveChannels()));
+  }
+
+  private static Controller withoutHeldLines(Controller controller) {
+    return controller.withRuns(
+        controller.runs().stream()
+            .map(
+                run ->
+                    new Run(run.kind(), run.port(), run.legs(), Optional.empty(), run.brightness()))
+            .toList());
+  }
+}

@@ -1,0 +1,57 @@
+package hamper.check;
+
+import hamper.address.ColourOrder;
+import hamper.display.Piece;
+import hamper.display.PixelString;
+import hamper.display.Prop;
+import java.util.List;
+import java.util.function.Consumer;
+
+/** Sections of one string that disagree on their colour order. */
+final class ColourOrdersCheck implements Check {
+  private static final Page PAGE =
+      new Page(
+          "colour-orders",
+          Area.COLOURS,
+          Severity.HINT,
+          "Colour orders of one string differ",
+          "Colour orders of the sections of each string with that of its first",
+          "If it is a slip, part of the string shows red where green is meant.");
+
+  @Override
+  public Page page() {
+    return PAGE;
+  }
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    for (Prop prop : facts.plan().display().props()) {
+      for (Piece piece : prop.pieces()) {
+        if (piece instanceof PixelString string) {
+          ColourOrder usual = facts.plan().typeOf(string).colourOrder();
+          List<String> orders =
+              string.sections().stream()
+                  .map(section -> section.colourOrder().orElse(usual).letters())
+                  .distinct()
+                  .toList();
+          if (orders.size() > 1) {
+            out.accept(told(facts, prop, string, orders));
+          }
+        }
+      }
+    }
+  }
+
+  private Finding told(Facts facts, Prop prop, PixelString string, List<String> orders) {
+    return finding(
+        "%s has sections in %s".formatted(prop.titleOf(string), String.join(" and ", orders)),
+        orders.size() + " colour orders",
+        "1 colour order",
+        List.of(
+            facts
+                .plan()
+                .leg(string.id())
+                .map(at -> Subject.leg(at.port(), string.id()))
+                .orElseGet(() -> Subject.piece(string.id()))));
+  }
+}

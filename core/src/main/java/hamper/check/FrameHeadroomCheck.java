@@ -1,0 +1,45 @@
+package hamper.check;
+
+import hamper.load.PortLoad;
+import java.util.List;
+import java.util.function.Consumer;
+
+/** A port that fills nearly its whole frame. */
+final class FrameHeadroomCheck implements Check {
+  private static final Page PAGE =
+      new Page(
+          "frame-headroom",
+          Area.PORTS,
+          Severity.HINT,
+          "Hardly any time left in a frame",
+          "Time to clock one frame out with 90 % of the show's frame; more than all of it is a fault of its own",
+          "Nothing yet; a few more pixels, or a faster show, and the port stutters.");
+
+  @Override
+  public Page page() {
+    return PAGE;
+  }
+
+  private static final double SHARE = 0.9;
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    facts.loads().stream()
+        .filter(load -> load.over() == 0 && load.frameShare() > SHARE)
+        .forEach(load -> out.accept(told(facts, load)));
+  }
+
+  private Finding told(Facts facts, PortLoad load) {
+    int percent = (int) Math.round(load.frameShare() * 100);
+    return finding(
+        "%s takes %.1f ms of a frame of %.1f ms, %d %%"
+            .formatted(
+                facts.plan().written(load.port()),
+                load.frameMicros() / 1000,
+                1000.0 / facts.plan().display().settings().framesPerSecond(),
+                percent),
+        percent + " %",
+        "90 %",
+        List.of(Subject.port(load.port())));
+  }
+}

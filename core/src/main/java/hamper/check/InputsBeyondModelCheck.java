@@ -1,0 +1,53 @@
+package hamper.check;
+
+import hamper.catalog.ProtocolSupport;
+import hamper.display.Controller;
+import hamper.display.InputRange;
+import java.util.List;
+import java.util.function.Consumer;
+
+/** More universes than the model listens to. */
+final class InputsBeyondModelCheck implements Check {
+  private static final Page PAGE =
+      new Page(
+          "inputs-beyond-model",
+          Area.INPUTS,
+          Severity.FAULT,
+          "More universes than the model takes",
+          "Universes that the outputs need, or that inputs set by hand name, with the most that the model takes on this protocol",
+          "What lies beyond its last input stays dark.");
+
+  @Override
+  public Page page() {
+    return PAGE;
+  }
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    List<Controller> controllers = facts.plan().display().controllers();
+    for (int i = 0; i < controllers.size(); i++) {
+      Controller controller = controllers.get(i);
+      int needed =
+          controller
+              .inputs()
+              .map(inputs -> inputs.stream().mapToInt(InputRange::count).sum())
+              .orElse(facts.resolution().blocks().get(i).universes());
+      facts
+          .plan()
+          .modelOf(controller)
+          .support(controller.protocol())
+          .flatMap(ProtocolSupport::mostUniverses)
+          .filter(most -> needed > most)
+          .ifPresent(most -> out.accept(told(controller, needed, most)));
+    }
+  }
+
+  private Finding told(Controller controller, int needed, int most) {
+    return finding(
+        "%s needs %d universes; its model takes %d on %s"
+            .formatted(controller.tag(), needed, most, controller.protocol().title()),
+        needed + " universes",
+        most + " universes",
+        List.of(Subject.controller(controller.id())));
+  }
+}

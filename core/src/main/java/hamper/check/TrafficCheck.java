@@ -1,0 +1,98 @@
+package hamper.check;
+
+import hamper.display.Controller;
+import hamper.load.Traffic;
+import hamper.network.Flow;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Consumer;
+
+/** More packets or bits than a device, a link or the air takes. */
+final class TrafficCheck implements Check {
+  private static final Page PAGE =
+      new Page(
+          "traffic",
+          Area.NETWORK,
+          Severity.RISK,
+          "Too much traffic",
+          "Packets a second of a controller with its model's limit; Mbit/s of a controller or of a source's adapter with half of 100 Mbit/s; Mbit/s of all Wi-Fi devices together with a quarter of 20 Mbit/s",
+          "Pictures stutter as soon as a lot moves at once.");
+
+  @Override
+  public Page page() {
+    return PAGE;
+  }
+
+  private static final double WIRED = 100;
+  private static final double WIRED_SHARE = 0.5;
+  private static final double AIR = 20;
+  private static final double AIR_SHARE = 0.25;
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    Map<String, Traffic> adapters = new LinkedHashMap<>();
+    Map<String, Subject> hosts = new LinkedHashMap<>();
+    Traffic air = Traffic.NONE;
+    List<Subject> onAir = new ArrayList<>();
+    for (Flow flow : facts.flows()) {
+      if (flow.backup()) {
+        continue; // silent while the first source speaks
+      }
+      Controller controller = facts.plan().existingController(flow.controller());
+      Traffic traffic = flow.traffic();
+      device(facts, controller, traffic, out);
+      if (flow.wifi()) {
+        air = air.plus(traffic);
+        onAir.add(Subject.controller(controller.id()));
+      } else {
+        link(controller.tag() + " is sent", traffic, Subject.controller(controller.id()), out);
+      }
+      flow.source()
+          .ifPresent(
+              source -> {
+                String tag = facts.plan().existingController(source).tag();
+                String key =
+                    "%s sends%s".formatted(tag, flow.adapter().map(a -> " from " + a).orElse(""));
+                adapters.merge(key, traffic, Traffic::plus);
+                hosts.put(key, Subject.controller(source));
+              });
+    }
+    adapters.forEach((key, traffic) -> link(key, traffic, hosts.get(key), out));
+    if (air.megabitsPerSecond() > AIR * AIR_SHARE) {
+      out.accept(tooMuch("Over Wi-Fi go", air, AIR * AIR_SHARE, onAir));
+    }
+  }
+
+  private void device(Facts facts, Controller controller, Traffic traffic, Consumer<Finding> out) {
+    facts
+        .plan()
+        .modelOf(controller)
+        .packetsPerSecond()
+        .filter(most -> traffic.packetsPerSecond() > most)
+        .ifPresent(
+            most ->
+                out.accept(
+                    finding(
+                        "%s is sent %.0f packets/s; its model takes %d"
+                            .formatted(controller.tag(), traffic.packetsPerSecond(), most),
+                        "%.0f packets/s".formatted(traffic.packetsPerSecond()),
+                        most + " packets/s",
+                        List.of(Subject.controller(controller.id())))));
+  }
+
+  private void link(String who, Traffic traffic, Subject subject, Consumer<Finding> out) {
+    if (traffic.megabitsPerSecond() > WIRED * WIRED_SHARE) {
+      out.accept(tooMuch(who, traffic, WIRED * WIRED_SHARE, List.of(subject)));
+    }
+  }
+
+  private Finding tooMuch(String who, Traffic traffic, double most, List<Subject> subjects) {
+    String found = String.format(Locale.ROOT, "%.1f Mbit/s", traffic.megabitsPerSecond());
+    String allowed = String.format(Locale.ROOT, "%.0f Mbit/s", most);
+    return finding(
+        "%s %s; plan for %s at most".formatted(who, found, allowed), found, allowed, subjects);
+  }
+}

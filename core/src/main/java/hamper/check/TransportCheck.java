@@ -1,0 +1,63 @@
+package hamper.check;
+
+import hamper.address.Transport;
+import hamper.catalog.ProtocolSupport;
+import hamper.display.Controller;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+
+/** Packets sent in a way that the model does not hear. */
+final class TransportCheck implements Check {
+  private static final Page PAGE =
+      new Page(
+          "transport",
+          Area.NETWORK,
+          Severity.FAULT,
+          "The model does not hear these packets",
+          "Unicast, multicast or broadcast as set with what the model takes on this protocol",
+          "It never counts a packet: it stays dark.");
+
+  @Override
+  public Page page() {
+    return PAGE;
+  }
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    List<Controller> controllers = facts.plan().display().controllers();
+    for (int i = 0; i < controllers.size(); i++) {
+      Controller controller = controllers.get(i);
+      boolean sentTo = facts.resolution().blocks().get(i).channels() > 0;
+      facts
+          .plan()
+          .modelOf(controller)
+          .support(controller.protocol())
+          .map(ProtocolSupport::transports)
+          .filter(allowed -> sentTo && !allowed.contains(controller.transport()))
+          .ifPresent(allowed -> out.accept(told(facts, controller, allowed)));
+    }
+  }
+
+  private Finding told(Facts facts, Controller controller, Set<Transport> allowed) {
+    String takes =
+        allowed.stream()
+            .sorted()
+            .map(transport -> transport.name().toLowerCase(Locale.ROOT))
+            .collect(Collectors.joining(" or "));
+    String set = controller.transport().name().toLowerCase(Locale.ROOT);
+    return finding(
+        "%s is sent %s by %s; %s takes %s"
+            .formatted(
+                controller.tag(),
+                controller.protocol().title(),
+                set,
+                facts.plan().modelOf(controller).title(),
+                takes),
+        set,
+        takes,
+        List.of(Subject.controller(controller.id())));
+  }
+}

@@ -1,0 +1,57 @@
+package hamper.check;
+
+import hamper.display.Panels;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+
+/** A panel card with more pixels than it takes, or slower than the show. */
+final class WallCardCheck implements Check {
+  private static final Page PAGE =
+      new Page(
+          "wall-card",
+          Area.WALLS,
+          Severity.FAULT,
+          "Panel card overloaded or too slow",
+          "Pixels of the rows on a card with the card's capacity (fault), and its refresh with the show's rate (risk)",
+          "Part of the wall stays dark, or moving pictures stutter.");
+
+  @Override
+  public Page page() {
+    return PAGE;
+  }
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    int rate = facts.plan().display().settings().framesPerSecond();
+    for (WallAt at : WallAt.all(facts.plan())) {
+      at.wall()
+          .panels()
+          .ifPresent(panels -> panels.cards().forEach(card -> check(at, panels, card, rate, out)));
+    }
+  }
+
+  private void check(WallAt at, Panels panels, Panels.Card card, int rate, Consumer<Finding> out) {
+    int pixels = panels.pixelsOf(card);
+    if (pixels > card.mostPixels()) {
+      out.accept(
+          finding(
+              "Card %s of %s drives %d pixels and takes %d"
+                  .formatted(card.name(), at.title(), pixels, card.mostPixels()),
+              pixels + " pixels",
+              card.mostPixels() + " pixels",
+              List.of(at.subject())));
+    }
+    if (card.refreshHertz() < rate) {
+      String hertz = String.format(Locale.ROOT, "%.0f Hz", card.refreshHertz());
+      out.accept(
+          finding(
+              Severity.RISK,
+              "Card %s of %s refreshes at %s, and the show has %d frames/s"
+                  .formatted(card.name(), at.title(), hertz, rate),
+              hertz,
+              rate + " Hz",
+              List.of(at.subject())));
+    }
+  }
+}

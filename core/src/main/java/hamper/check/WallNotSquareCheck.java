@@ -1,0 +1,48 @@
+package hamper.check;
+
+import hamper.display.Wall;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+
+/** A screen whose pixels are not square, though a pitch is told. */
+final class WallNotSquareCheck implements Check {
+  private static final Page PAGE =
+      new Page(
+          "wall-not-square",
+          Area.WALLS,
+          Severity.HINT,
+          "Pixels of a screen are not square",
+          "Width and height of a screen, each divided by its pixels, with the pitch that is told; 2 % apart at most",
+          "Circles become eggs.");
+
+  @Override
+  public Page page() {
+    return PAGE;
+  }
+
+  private static final double APART = 0.02;
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    for (WallAt at : WallAt.all(facts.plan())) {
+      Wall wall = at.wall();
+      if (wall.size().isPresent() && wall.pitchMillimetres().isPresent()) {
+        double pitch = wall.pitchMillimetres().get();
+        double across = wall.size().get().widthMillimetres() / wall.width();
+        double down = wall.size().get().heightMillimetres() / wall.height();
+        if (Math.abs(across / down - 1) > APART || Math.abs(across / pitch - 1) > APART) {
+          String found = String.format(Locale.ROOT, "%.1f × %.1f mm", across, down);
+          String allowed = String.format(Locale.ROOT, "%.1f × %.1f mm", pitch, pitch);
+          out.accept(
+              finding(
+                  "A pixel of %s is %s, and the pitch says %s"
+                      .formatted(at.title(), found, allowed),
+                  found,
+                  allowed,
+                  List.of(at.subject())));
+        }
+      }
+    }
+  }
+}
