@@ -4,10 +4,12 @@ import hamper.display.Controller;
 import hamper.load.Traffic;
 import hamper.network.Flow;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
 
 /** More packets or bits than a device, a link or the air takes. */
@@ -35,6 +37,7 @@ final class TrafficCheck implements Check {
   public void run(Facts facts, Consumer<Finding> out) {
     Map<String, Traffic> adapters = new LinkedHashMap<>();
     Map<String, Subject> hosts = new LinkedHashMap<>();
+    Set<String> told = new HashSet<>();
     Traffic air = Traffic.NONE;
     List<Subject> onAir = new ArrayList<>();
     for (Flow flow : facts.flows()) {
@@ -48,7 +51,11 @@ final class TrafficCheck implements Check {
         air = air.plus(traffic);
         onAir.add(Subject.controller(controller.id()));
       } else {
-        link(controller.tag() + " is sent", traffic, Subject.controller(controller.id()), out);
+        boolean tooMuch =
+            link(controller.tag() + " is sent", traffic, Subject.controller(controller.id()), out);
+        if (tooMuch) {
+          flow.source().ifPresent(told::add);
+        }
       }
       flow.source()
           .ifPresent(
@@ -60,7 +67,13 @@ final class TrafficCheck implements Check {
                 hosts.put(key, Subject.controller(source));
               });
     }
-    adapters.forEach((key, traffic) -> link(key, traffic, hosts.get(key), out));
+    // what one device gets too much of is not told again of its source
+    adapters.forEach(
+        (key, traffic) -> {
+          if (!told.contains(hosts.get(key).controller().orElseThrow())) {
+            link(key, traffic, hosts.get(key), out);
+          }
+        });
     if (air.megabitsPerSecond() > AIR * AIR_SHARE) {
       out.accept(tooMuch("Over Wi-Fi go", air, AIR * AIR_SHARE, onAir));
     }
@@ -83,10 +96,12 @@ final class TrafficCheck implements Check {
                         List.of(Subject.controller(controller.id())))));
   }
 
-  private void link(String who, Traffic traffic, Subject subject, Consumer<Finding> out) {
-    if (traffic.megabitsPerSecond() > WIRED * WIRED_SHARE) {
+  private boolean link(String who, Traffic traffic, Subject subject, Consumer<Finding> out) {
+    boolean over = traffic.megabitsPerSecond() > WIRED * WIRED_SHARE;
+    if (over) {
       out.accept(tooMuch(who, traffic, WIRED * WIRED_SHARE, List.of(subject)));
     }
+    return over;
   }
 
   private Finding tooMuch(String who, Traffic traffic, double most, List<Subject> subjects) {

@@ -136,6 +136,15 @@ class ApiTest {
                 + "\"chip\":\"X1\",\"colourOrder\":\"GRB\",\"bits\":24,\"bitRateKHz\":800,\"resetMicros\":50,"
                 + "\"headBits\":0,\"tailBits\":0,\"volts\":12,\"leastVolts\":9,\"fullMilliamps\":50,"
                 + "\"idleMilliamps\":1}]}",
+            "{\"type\":\"AcceptFinding\",\"finding\":{\"code\":\"not-patched\",\"message\":\"Lamp posts"
+                + " hangs on no port\",\"reason\":\"They stay in the store this year\"}}",
+            "{\"type\":\"WithdrawAcceptance\",\"code\":\"colour-orders\",\"message\":\"Hall sign has"
+                + " sections in RGB and BRG\"}",
+            "{\"type\":\"Together\",\"title\":\"Two at once\",\"edits\":[{\"type\":\"SplitSection\","
+                + "\"piece\":\"winch-1\",\"index\":0,\"pixels\":20},{\"type\":\"DuplicateProp\","
+                + "\"prop\":\"winch\",\"copies\":[{\"id\":\"winch-two\",\"name\":\"Winch 2\"}],"
+                + "\"mirrorImage\":true}]}",
+            "{\"type\":\"PatchNearest\",\"pieces\":[\"winch-two-1\"]}",
             "{\"type\":\"RemoveZone\",\"zone\":\"slipway\"}",
             "{\"type\":\"SetDisplay\",\"name\":\"Saltmarsh\",\"settings\":{\"firstUniverse\":3,"
                 + "\"universeStride\":2,\"framesPerSecond\":25}}");

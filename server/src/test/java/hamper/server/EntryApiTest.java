@@ -164,4 +164,48 @@ class EntryApiTest {
                 + "\"model\":\"quillby-wren\"}}");
     assertThat(mode.body().get("unpatched").size()).isPositive();
   }
+
+  private JsonNode remedies(JsonNode finding) {
+    return server
+        .post(
+            "/api/displays/" + display + "/remedies",
+            "{\"code\":%s,\"message\":%s}".formatted(finding.get("code"), finding.get("message")))
+        .body();
+  }
+
+  @Test
+  void aFindingIsSettledByWhatIsOfferedAndComesBackWithUndo() {
+    JsonNode overload = whole().get("findings").get(1);
+    assertThat(overload.get("code").asString()).isEqualTo("port-limit");
+    JsonNode offered = remedies(overload);
+    assertThat(offered.size()).isPositive();
+    JsonNode preview = offered.get(0).get("preview");
+    assertThat(preview.get("cleared").findValuesAsString("code")).contains("port-limit");
+    assertThat(edit(offered.get(0).get("edit").toString()).status()).isEqualTo(200);
+    assertThat(whole().get("findings").toString()).doesNotContain("port-limit");
+    server.post("/api/displays/" + display + "/undo", "{\"version\":2}");
+    assertThat(whole().get("findings").get(1)).isEqualTo(overload);
+  }
+
+  @Test
+  void anAcceptedRiskIsOutOfTheWayUntilItsNumbersChange() {
+    JsonNode loose = whole().get("findings").get(2);
+    String accept =
+        "{\"type\":\"AcceptFinding\",\"finding\":{\"code\":%s,\"message\":%s,\"reason\":\"Not this year\"}}"
+            .formatted(loose.get("code"), loose.get("message"));
+    int before = whole().get("findings").size();
+    edit(accept);
+    assertThat(whole().get("findings")).hasSize(before - 1);
+    assertThat(whole().get("accepted").toString()).contains("Not this year", "Hall sign");
+    edit(
+        "{\"type\":\"SetSection\",\"piece\":\"hall-sign-1\",\"index\":0,\"section\":{\"pixels\":10,"
+            + "\"nullPixels\":0,\"group\":1,\"backward\":false,\"colourOrder\":\"GRB\"}}");
+    assertThat(whole().get("accepted").toString()).doesNotContain("Hall sign");
+    JsonNode fault = whole().get("findings").get(0);
+    edit(
+        accept
+            .replace(loose.get("message").toString(), fault.get("message").toString())
+            .replace(loose.get("code").toString(), fault.get("code").toString()));
+    assertThat(whole().get("findings").get(0)).as("a fault stays").isEqualTo(fault);
+  }
 }

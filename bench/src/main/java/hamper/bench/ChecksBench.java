@@ -1,0 +1,56 @@
+package hamper.bench;
+
+import hamper.catalog.Catalog;
+import hamper.check.Checks;
+import hamper.check.Facts;
+import hamper.check.Finding;
+import hamper.display.Plan;
+import hamper.files.CatalogueFiles;
+import hamper.resolve.Resolution;
+import hamper.resolve.Resolver;
+import hamper.samples.LargeDisplays;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** How long everything that follows an edit takes. docs/performance.md says how to run it. */
+@BenchmarkMode(Mode.SampleTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 3, time = 2)
+@Measurement(iterations = 5, time = 2)
+@Fork(1)
+@State(Scope.Benchmark)
+public class ChecksBench {
+  /** Sections; one controller for each hundred. */
+  @Param({"1000", "10000", "100000", "1000000"})
+  public int sections;
+
+  private Plan plan;
+
+  /** Ten pixels a section, so that a million fit into the universes of one protocol. */
+  @Setup
+  public void make() {
+    Catalog catalog = CatalogueFiles.shipped();
+    plan = LargeDisplays.of(catalog, Math.max(1, sections / 100), sections, 10, 1);
+  }
+
+  @Benchmark
+  public Resolution resolve() {
+    return Resolver.resolve(plan);
+  }
+
+  @Benchmark
+  public List<Finding> resolveAndCheck() {
+    return Checks.all(Facts.of(plan));
+  }
+}

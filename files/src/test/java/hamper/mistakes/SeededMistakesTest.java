@@ -1,0 +1,128 @@
+package hamper.mistakes;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hamper.advise.Remedies;
+import hamper.check.Check;
+import hamper.check.Checks;
+import hamper.check.Facts;
+import hamper.check.Finding;
+import hamper.check.Severity;
+import hamper.check.Subject;
+import hamper.display.Plan;
+import hamper.edit.Edit;
+import hamper.samples.Yard;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestFactory;
+
+/** Every mistake is found, once, where it is; and on a correct display nothing is found. */
+class SeededMistakesTest {
+  private static int seeded;
+  private static int correct;
+  private static int remedies;
+
+  @AfterAll
+  static void tell() {
+    System.out.printf(
+        "%d displays with one seeded mistake each, %d correct displays, %d remedies tried%n",
+        seeded, correct, remedies);
+  }
+
+  private static List<Finding> findings(Plan plan) {
+    return Checks.all(Facts.of(plan));
+  }
+
+  @Test
+  void thereIsAMistakeForEveryCheck() {
+    Set<String> codes = new TreeSet<>();
+    Mistakes.all().forEach(mistake -> codes.add(mistake.code()));
+    assertThat(codes)
+        .containsExactlyElementsOf(
+            new TreeSet<>(Checks.ALL.stream().map(Check::page).map(page -> page.code()).toList()));
+    assertThat(codes).containsAll(Remedies.codes());
+  }
+
+  @TestFactory
+  Stream<DynamicTest> onACorrectDisplayThereIsNoFaultAndNoRisk() {
+    return Backgrounds.correct().entrySet().stream()
+        .map(
+            entry ->
+                DynamicTest.dynamicTest(
+                    entry.getKey(),
+                    () -> {
+                      correct++;
+                      assertThat(findings(entry.getValue()))
+                          .filteredOn(finding -> finding.severity() != Severity.HINT)
+                          .extracting(Finding::message)
+                          .isEmpty();
+                    }));
+  }
+
+  @TestFactory
+  Stream<DynamicTest> aMistakeIsFoundOnceWhereItIsAndItsRemediesClearIt() {
+    Map<String, Plan> backgrounds = Backgrounds.three();
+    return Mistakes.all().stream()
+        .flatMap(
+            mistake ->
+                backgrounds.entrySet().stream()
+                    .map(
+                        entry ->
+                            DynamicTest.dynamicTest(
+                                mistake.code() + " " + entry.getKey(),
+                                () -> check(mistake, entry.getValue()))));
+  }
+
+  private static void check(Mistake mistake, Plan background) {
+    seeded++;
+    Yard yard = Yard.on(background);
+    mistake.make().accept(yard);
+    Facts facts = Facts.of(yard.plan());
+    Set<Finding> before = new HashSet<>(findings(background));
+    List<Finding> found = new ArrayList<>(Checks.all(facts));
+    found.removeAll(before);
+    assertThat(found).extracting(Finding::code).containsExactly(mistake.code());
+    Finding finding = found.get(0);
+    assertThat(subject(yard.plan(), finding.subjects().get(0))).isEqualTo(mistake.subject());
+    if (!mistake.found().isEmpty()) {
+      assertThat(finding.found()).isEqualTo(mistake.found());
+    }
+    if (!mistake.allowed().isEmpty()) {
+      assertThat(finding.allowed()).isEqualTo(mistake.allowed());
+    }
+    assertThat(finding.message()).isNotBlank();
+    List<Edit> offered = Remedies.of(facts, finding);
+    if (Remedies.codes().contains(mistake.code())) {
+      assertThat(offered).as("remedies of %s", finding.message()).isNotEmpty();
+    }
+    for (Edit remedy : offered) {
+      remedies++;
+      Edit.Applied done = remedy.applyTo(yard.plan());
+      List<Finding> after = findings(done.plan());
+      assertThat(after).as(remedy.toString()).doesNotContain(finding);
+      assertThat(after)
+          .as(remedy.toString())
+          .filteredOn(one -> one.severity() == Severity.FAULT)
+          .isSubsetOf(before);
+      assertThat(done.inverse().applyTo(done.plan()).plan().display())
+          .isEqualTo(yard.plan().display());
+    }
+  }
+
+  /** A piece, else a port as on its cable tag, else a controller. */
+  private static String subject(Plan plan, Subject subject) {
+    return subject
+        .piece()
+        .or(() -> subject.port().map(plan::written))
+        .or(subject::controller)
+        .orElseThrow();
+  }
+}

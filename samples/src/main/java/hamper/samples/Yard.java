@@ -1,0 +1,136 @@
+package hamper.samples;
+
+import hamper.address.IpAddress;
+import hamper.address.Protocol;
+import hamper.catalog.Catalog;
+import hamper.catalog.DeviceModel;
+import hamper.catalog.PortKind;
+import hamper.catalog.ProtocolSupport;
+import hamper.display.Controller;
+import hamper.display.ControllerSettings;
+import hamper.display.Display;
+import hamper.display.Piece;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Prop;
+import hamper.display.Section;
+import hamper.display.Subnet;
+import hamper.edit.Edit;
+import hamper.edit.PatchPieces;
+import hamper.edit.PutController;
+import hamper.edit.PutProps;
+import hamper.edit.RemoveSubnet;
+import hamper.network.AddressLine;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/**
+ * A display that is built step by step, as a planner would: each device right until it is changed.
+ */
+public final class Yard {
+  private static final Subnet SHOW =
+      new Subnet(
+          "show",
+          "Show network",
+          new IpAddress("10.0.0.0"),
+          16,
+          Optional.of(new IpAddress("10.0.200.1")),
+          Optional.of(new IpAddress("10.0.250.254")));
+
+  private Plan plan;
+  private int made;
+
+  private Yard(Plan plan) {
+    this.plan = plan;
+  }
+
+  /** A subnet and a host that sends, h1. */
+  public static Yard empty(Catalog catalog) {
+    Display display = Display.empty("Yard").withSubnets(List.of(SHOW));
+    Yard yard = new Yard(new Plan(display, catalog));
+    yard.controller("h1", "show-computer");
+    return yard;
+  }
+
+  /** Goes on where another stopped; that one stays as it is. */
+  public static Yard on(Plan plan) {
+    return new Yard(plan);
+  }
+
+  public Plan plan() {
+    return plan;
+  }
+
+  public Yard edit(Edit edit) {
+    plan = edit.applyTo(plan).plan();
+    return this;
+  }
+
+  /** Places a device: the next free address, its first protocol by unicast, fed by h1. */
+  public Yard controller(String id, String model) {
+    DeviceModel found = plan.catalog().model(model).orElseThrow();
+    Optional<ProtocolSupport> first = found.protocols().stream().findFirst();
+    IpAddress address = AddressLine.of(plan.display()).get(0).free().get(0);
+    ControllerSettings settings =
+        ControllerSettings.of(first.map(ProtocolSupport::protocol).orElse(Protocol.NONE))
+            .withAddress(Optional.of(address));
+    int size = first.map(one -> size(one)).orElse(512);
+    ControllerSettings fed =
+        settings
+            .withUniverseSize(size)
+            .withSource(first.isPresent() ? Optional.of("h1") : Optional.empty());
+    return edit(
+        new PutController(
+            new Controller(id, id.toUpperCase(), id, model, fed, Optional.empty(), List.of())));
+  }
+
+  private static int size(ProtocolSupport support) {
+    return support.universeSizes().contains(510) ? 510 : 512;
+  }
+
+  /** Changes what is set for a device. */
+  public Yard settings(String id, UnaryOperator<ControllerSettings> change) {
+    return change(id, one -> one.withSettings(change.apply(one.settings())));
+  }
+
+  public Yard change(String id, UnaryOperator<Controller> change) {
+    return edit(new PutController(change.apply(plan.existingController(id))));
+  }
+
+  /** A prop of one string on a pixel port, after what hangs there. */
+  public Yard string(String id, String controller, int port, Section... sections) {
+    PixelString string = new PixelString(id, "string", "node-12v", List.of(sections));
+    return hang(string, controller, port);
+  }
+
+  public Yard string(String id, String controller, int port, int pixels) {
+    return string(id, controller, port, Section.of(pixels));
+  }
+
+  /** A prop of this piece, hung on the port of its kind. */
+  public Yard hang(Piece piece, String controller, int port) {
+    PortKind kind = piece.portKind();
+    return loose(piece)
+        .edit(
+            new PatchPieces(
+                List.of(piece.id()), new PortRef(controller, kind, port), Optional.empty()));
+  }
+
+  /** A prop of these pieces that hang nowhere. */
+  public Yard loose(Piece... pieces) {
+    made++;
+    String id = "prop-%s-%d".formatted(pieces[0].id(), made);
+    return edit(
+        new PutProps(
+            List.of(
+                new Prop(
+                    id, pieces[0].id(), Optional.empty(), Optional.empty(), List.of(pieces)))));
+  }
+
+  /** Without its subnet, where a display tells none. */
+  public Yard withoutSubnet() {
+    return edit(new RemoveSubnet(SHOW.id()));
+  }
+}

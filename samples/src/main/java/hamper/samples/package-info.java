@@ -1,0 +1,2 @@
+/** Displays made up for tests and benchmarks. */
+package hamper.samples;
