@@ -17,6 +17,9 @@ public record ColourOrder(String letters) {
   /** Most channels that one pixel may have. */
   public static final int MOST_CHANNELS = NATURAL.size();
 
+  private static final List<ColourOrder> NATURAL_ORDERS =
+      NATURAL.stream().map(ColourOrder::new).toList();
+
   public ColourOrder {
     if (letters == null || letters.isEmpty() || letters.length() > MOST_CHANNELS) {
       throw refused(letters);
@@ -31,8 +34,7 @@ public record ColourOrder(String letters) {
 
   /** The order in which channels and bytes agree: RGB for 3, RGBW for 4. */
   public static ColourOrder natural(int channels) {
-    return new ColourOrder(
-        NATURAL.get(Require.inRange("channels", channels, 1, MOST_CHANNELS) - 1));
+    return NATURAL_ORDERS.get(Require.inRange("channels", channels, 1, MOST_CHANNELS) - 1);
   }
 
   public int channels() {

@@ -4,7 +4,10 @@ import hamper.address.ColourOrder;
 import hamper.display.Piece;
 import hamper.display.PixelString;
 import hamper.display.Prop;
+import hamper.display.Section;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Consumer;
 
 /** Sections of one string that disagree on their colour order. */
@@ -27,18 +30,21 @@ final class ColourOrdersCheck implements Check {
   public void run(Facts facts, Consumer<Finding> out) {
     for (Prop prop : facts.plan().display().props()) {
       for (Piece piece : prop.pieces()) {
-        if (piece instanceof PixelString string) {
-          ColourOrder usual = facts.plan().typeOf(string).colourOrder();
-          List<String> orders =
-              string.sections().stream()
-                  .map(section -> section.colourOrder().orElse(usual).letters())
-                  .distinct()
-                  .toList();
-          if (orders.size() > 1) {
-            out.accept(told(facts, prop, string, orders));
-          }
+        if (piece instanceof PixelString string && string.sections().size() > 1) {
+          check(facts, prop, string, out);
         }
       }
+    }
+  }
+
+  private void check(Facts facts, Prop prop, PixelString string, Consumer<Finding> out) {
+    ColourOrder usual = facts.plan().typeOf(string).colourOrder();
+    Set<String> orders = new LinkedHashSet<>();
+    for (Section section : string.sections()) {
+      orders.add(section.colourOrder().orElse(usual).letters());
+    }
+    if (orders.size() > 1) {
+      out.accept(told(facts, prop, string, List.copyOf(orders)));
     }
   }
 

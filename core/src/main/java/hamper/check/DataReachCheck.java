@@ -36,7 +36,10 @@ final class DataReachCheck implements Check {
   public void run(Facts facts, Consumer<Finding> out) {
     for (Controller controller : facts.plan().display().controllers()) {
       for (Run run : controller.runs()) {
-        for (int i = 0; run.kind() == PortKind.PIXEL && i < run.legs().size(); i++) {
+        // a remote box stands where the run begins
+        boolean near =
+            run.kind() != PortKind.PIXEL || facts.plan().hasBoxes(controller, run.kind());
+        for (int i = 0; !near && i < run.legs().size(); i++) {
           check(facts.plan(), controller, run, i, out);
         }
       }
@@ -45,7 +48,7 @@ final class DataReachCheck implements Check {
 
   private void check(Plan plan, Controller controller, Run run, int index, Consumer<Finding> out) {
     Leg leg = run.legs().get(index);
-    if (leg.nullPixels() > 0 || plan.hasBoxes(controller, run.kind())) {
+    if (leg.nullPixels() > 0) {
       return;
     }
     Cable cable = Cable.before(plan, controller, run, index);

@@ -1,5 +1,6 @@
 package hamper.check;
 
+import hamper.catalog.PortKind;
 import hamper.display.SlotPiece;
 import java.util.List;
 import java.util.function.Consumer;
@@ -29,7 +30,8 @@ final class FixturePastEndCheck implements Check {
         .placements()
         .forEach(
             at -> {
-              if (facts.plan().existingPiece(at.piece()).piece() instanceof SlotPiece fixture
+              if (at.kind() == PortKind.DMX
+                  && facts.plan().existingPiece(at.piece()).piece() instanceof SlotPiece fixture
                   && fixture.slot() + fixture.channels() - 1 > LAST_SLOT) {
                 int last = fixture.slot() + fixture.channels() - 1;
                 out.accept(

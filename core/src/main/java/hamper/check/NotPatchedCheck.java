@@ -24,6 +24,9 @@ final class NotPatchedCheck implements Check {
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
     for (Prop prop : facts.plan().display().props()) {
+      if (prop.pieces().size() == 1 && facts.plan().leg(prop.pieces().get(0).id()).isPresent()) {
+        continue;
+      }
       List<Piece> loose =
           prop.pieces().stream().filter(piece -> facts.plan().leg(piece.id()).isEmpty()).toList();
       if (!loose.isEmpty()) {

@@ -27,6 +27,9 @@ final class ScatteredPropCheck implements Check {
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
     for (Prop prop : facts.plan().display().props()) {
+      if (prop.pieces().size() == 1) {
+        continue;
+      }
       List<PortRef> ports =
           prop.pieces().stream()
               .filter(PixelString.class::isInstance)

@@ -1,18 +1,24 @@
 package hamper.check;
 
+import hamper.display.Piece;
 import hamper.display.Plan;
+import hamper.display.Prop;
 import hamper.display.Wall;
+import java.util.ArrayList;
 import java.util.List;
 
 /** A wall, and where a finding about it leads. */
 record WallAt(Wall wall, String title, Subject subject) {
   static List<WallAt> all(Plan plan) {
-    return plan.display().props().stream()
-        .flatMap(prop -> prop.pieces().stream())
-        .filter(Wall.class::isInstance)
-        .map(Wall.class::cast)
-        .map(wall -> of(plan, wall))
-        .toList();
+    List<WallAt> walls = new ArrayList<>();
+    for (Prop prop : plan.display().props()) {
+      for (Piece piece : prop.pieces()) {
+        if (piece instanceof Wall wall) {
+          walls.add(of(plan, wall));
+        }
+      }
+    }
+    return walls;
   }
 
   private static WallAt of(Plan plan, Wall wall) {

@@ -11,7 +11,9 @@ public final class Configurations {
   private Configurations() {}
 
   public static List<Configuration> of(Plan plan, Resolution resolution) {
+    // no controller's configuration depends on another's
     return IntStream.range(0, plan.display().controllers().size())
+        .parallel()
         .filter(i -> !plan.modelOf(plan.display().controllers().get(i)).hostOnly())
         .mapToObj(i -> of(plan, resolution, i))
         .toList();

@@ -49,7 +49,16 @@ final class Outputs {
     this.block = block;
     this.model = plan.modelOf(controller);
     this.dialect = model.dialect();
-    placements.forEach(at -> byPort.computeIfAbsent(at.port(), port -> new ArrayList<>()).add(at));
+    Placement before = null;
+    List<Placement> here = null;
+    for (Placement at : placements) {
+      // they come port by port
+      if (before == null || before.port() != at.port()) {
+        here = byPort.computeIfAbsent(at.port(), port -> new ArrayList<>());
+      }
+      here.add(at);
+      before = at;
+    }
     sections = new SectionTeller(plan, controller, untold);
   }
 

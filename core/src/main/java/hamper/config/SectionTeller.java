@@ -196,7 +196,7 @@ final class SectionTeller {
   private String nameOf(Placement at) {
     PieceAt piece = plan.existingPiece(at.piece());
     boolean several = piece.piece() instanceof PixelString string && string.sections().size() > 1;
-    return several ? "%s section %d".formatted(piece.title(), at.section() + 1) : piece.title();
+    return several ? piece.title() + " section " + (at.section() + 1) : piece.title();
   }
 
   private void untold(Placement at, String what) {

@@ -25,6 +25,7 @@ public final class Plan {
   private final Map<String, PieceAt> pieces = new HashMap<>();
   private final Map<String, LegAt> legs = new HashMap<>();
   private final Map<String, Integer> controllers = new HashMap<>();
+  private final Map<String, Zone> zones = new HashMap<>();
 
   /**
    * @param shipped the catalogue without the display's own models
@@ -34,6 +35,7 @@ public final class Plan {
     this.display = display;
     this.shipped = shipped;
     this.catalog = shipped.with(display.models(), display.pixelTypes());
+    display.zones().forEach(zone -> zones.put(zone.id(), zone));
     indexPieces();
     for (int i = 0; i < display.controllers().size(); i++) {
       Controller controller = display.controllers().get(i);
@@ -88,7 +90,7 @@ public final class Plan {
   }
 
   public Optional<Zone> zone(String id) {
-    return display.zones().stream().filter(zone -> zone.id().equals(id)).findFirst();
+    return Optional.ofNullable(zones.get(id));
   }
 
   /** Place in the list, from 0. */

@@ -22,7 +22,8 @@ public final class PortLoads {
 
   /** Every pixel port that something hangs on, by controller and port. */
   public static List<PortLoad> of(Plan plan) {
-    return plan.display().controllers().stream()
+    // no controller's loads depend on another's
+    return plan.display().controllers().parallelStream()
         .flatMap(controller -> of(plan, controller))
         .toList();
   }
@@ -51,6 +52,7 @@ public final class PortLoads {
       pixels += string.pixels();
       nulls += string.nullPixels();
     }
+    PixelType before = null;
     for (Leg leg : run.legs()) {
       PieceAt at = plan.existingPiece(leg.piece());
       PixelString string = (PixelString) at.piece();
@@ -62,6 +64,10 @@ public final class PortLoads {
         amps += Current.amps(type, section.pixels(), section.nullPixels(), percent);
         fullAmps += Current.amps(type, section.pixels(), section.nullPixels(), 100);
       }
+      if (type == before) {
+        continue; // its limits are known
+      }
+      before = type;
       // one port clocks one type; where a run mixes types, the slowest tells the truth
       micros = Math.max(micros, FrameTime.micros(type, pixels + nulls));
       int byModel = modelLimit(plan, controller, type);

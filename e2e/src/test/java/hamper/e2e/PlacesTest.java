@@ -313,6 +313,34 @@ class PlacesTest {
   }
 
   @Test
+  void aFindingIsSettledAfterItsPreviewAndARiskIsAcceptedWithAReason() {
+    String before = window.findings();
+    page.getByTestId("findings-pill").click();
+    Locator overload = page.locator("[data-code=port-limit]");
+    overload.getByTestId("settle").click();
+    assertThat(overload.getByTestId("trial")).containsText("clears 1 finding");
+    Accessibility.check(page, "findings with a remedy");
+    window.acknowledged(() -> overload.getByTestId("apply").click());
+    assertThat(overload).hasCount(0);
+    assertThat(page.getByTestId("findings-pill")).containsText("1 fault");
+    window.undo();
+    assertThat(overload).hasCount(1);
+
+    Locator vane = page.getByTestId("finding").filter(hasText("Weather vane"));
+    vane.getByTestId("accept").click();
+    page.getByLabel("Why it may be so").fill("It stays in the store this year");
+    window.acknowledged(() -> page.keyboard().press("Enter"));
+    assertThat(vane).hasCount(0);
+    assertThat(page.getByTestId("accepted").filter(hasText("It stays in the store"))).isVisible();
+    window.undo();
+    assertThat(page.getByTestId("findings-pill")).containsText(before.split(" ")[0]);
+
+    page.getByLabel("Area").selectOption("ADDRESSES");
+    assertThat(page.getByTestId("finding")).hasCount(1);
+    window.noErrors();
+  }
+
+  @Test
   void everyPlaceIsOpenToEverybodyInBothThemes() {
     for (String place : List.of("Overview", "Network", "Controllers", "Props")) {
       window.go(place);
