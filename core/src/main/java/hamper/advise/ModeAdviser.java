@@ -25,6 +25,7 @@ final class ModeAdviser implements Adviser {
         .flatMap(
             one ->
                 facts.plan().modelOf(one).ports().stream()
+                    .filter(ports -> ports.modes().size() > 1)
                     .flatMap(ports -> ports.modes().stream())
                     .map(mode -> new SetMode(one.id(), Optional.of(mode.name()))))
         .filter(edit -> keepsAll(facts, edit))
