@@ -1,6 +1,7 @@
 import { createRouter, createWebHashHistory } from 'vue-router'
 import ControllersPlace from './places/ControllersPlace.vue'
 import HandoverPlace from './places/HandoverPlace.vue'
+import LoadsPlace from './places/LoadsPlace.vue'
 import NetworkPlace from './places/NetworkPlace.vue'
 import OverviewPlace from './places/OverviewPlace.vue'
 import PatchPlace from './places/PatchPlace.vue'
@@ -20,6 +21,7 @@ export const router = createRouter({
     },
     { path: '/props/:prop?', name: 'props', component: PropsPlace, props: true },
     { path: '/patch', name: 'patch', component: PatchPlace },
+    { path: '/loads', name: 'loads', component: LoadsPlace },
     { path: '/handover/:controller?', name: 'handover', component: HandoverPlace, props: true },
   ],
 })

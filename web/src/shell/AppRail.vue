@@ -2,6 +2,7 @@
 import {
   mdiCubeOutline,
   mdiExpansionCardVariant,
+  mdiGauge,
   mdiLan,
   mdiSendVariantOutline,
   mdiTransitConnectionHorizontal,
@@ -15,6 +16,7 @@ const places = [
   { name: 'controllers', title: 'Controllers', icon: mdiExpansionCardVariant },
   { name: 'props', title: 'Props', icon: mdiCubeOutline },
   { name: 'patch', title: 'Patch', icon: mdiTransitConnectionHorizontal },
+  { name: 'loads', title: 'Loads', icon: mdiGauge },
   { name: 'handover', title: 'Handover', icon: mdiSendVariantOutline },
 ]
 </script>

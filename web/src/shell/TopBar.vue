@@ -7,6 +7,7 @@ import {
   mdiUndoVariant,
 } from '@mdi/js'
 import { computed, ref } from 'vue'
+import { counted } from '../parts/words'
 import { useDisplay } from '../state/display'
 import { useShell } from '../state/shell'
 import DisplayFileInput from './DisplayFileInput.vue'
@@ -23,6 +24,11 @@ const counts = computed(() => {
   const count = { FAULT: 0, RISK: 0, HINT: 0 }
   display.view?.findings.forEach((finding) => count[finding.severity]++)
   return count
+})
+const told = computed(() => {
+  const { FAULT, RISK, HINT } = counts.value
+  const hints = HINT ? [counted(HINT, 'hint')] : []
+  return [counted(FAULT, 'fault'), counted(RISK, 'risk'), ...hints].join(' · ')
 })
 const clean = computed(() => display.view?.findings.length === 0)
 
@@ -59,11 +65,7 @@ async function settle() {
           @click="display.open(one.id)"
         />
         <v-divider class="my-1" />
-        <v-list-item
-          title="New display…"
-          subtitle="empty, a copy, a file or the demo"
-          @click="asking = 'new'"
-        />
+        <v-list-item title="New display…" @click="asking = 'new'" />
         <v-list-item title="Open a display file…" @click="file?.choose()" />
         <template v-if="display.view">
           <v-list-item title="Rename this display…" @click="rename" />
@@ -110,9 +112,7 @@ async function settle() {
       >
         <template v-if="clean">all clear</template>
         <template v-else>
-          {{ counts.FAULT }} {{ counts.FAULT === 1 ? 'fault' : 'faults' }} · {{ counts.RISK }}
-          {{ counts.RISK === 1 ? 'risk' : 'risks'
-          }}<template v-if="counts.HINT"> · {{ counts.HINT }} hints</template>
+          {{ told }}
         </template>
       </v-btn>
     </template>

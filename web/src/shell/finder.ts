@@ -67,7 +67,7 @@ function command(display: DisplayView, text: string): Found[] {
     }))
 }
 
-const PLACES = ['Overview', 'Network', 'Controllers', 'Props', 'Patch', 'Handover']
+const PLACES = ['Overview', 'Network', 'Controllers', 'Props', 'Patch', 'Loads', 'Handover']
 
 /** Places, zones, subnets, props and what a controller is fed by. */
 function elsewhere(display: DisplayView, wanted: string): Found[] {

@@ -54,19 +54,29 @@ public final class Checks {
    */
   public record Taken(Finding finding, String reason) {}
 
-  /** What is to be looked at: all findings but those that somebody accepted; worst first. */
-  public static List<Finding> run(Facts facts) {
+  /**
+   * @param open what is to be looked at, worst first
+   * @param accepted risks and hints that somebody accepted, and that are still as they were
+   */
+  public record Told(List<Finding> open, List<Taken> accepted) {}
+
+  public static Told told(Facts facts) {
     Map<String, String> reasons = reasons(facts);
-    return all(facts).stream().filter(finding -> !taken(finding, reasons)).toList();
+    List<Finding> open = new ArrayList<>();
+    List<Taken> accepted = new ArrayList<>();
+    for (Finding finding : all(facts)) {
+      if (taken(finding, reasons)) {
+        accepted.add(new Taken(finding, reasons.get(key(finding.code(), finding.message()))));
+      } else {
+        open.add(finding);
+      }
+    }
+    return new Told(List.copyOf(open), List.copyOf(accepted));
   }
 
-  /** Risks and hints that somebody accepted, and that are still as they were. */
-  public static List<Taken> accepted(Facts facts) {
-    Map<String, String> reasons = reasons(facts);
-    return all(facts).stream()
-        .filter(finding -> taken(finding, reasons))
-        .map(finding -> new Taken(finding, reasons.get(key(finding.code(), finding.message()))))
-        .toList();
+  /** What is to be looked at: all findings but those that somebody accepted; worst first. */
+  public static List<Finding> run(Facts facts) {
+    return told(facts).open();
   }
 
   /** A fault is never accepted: it will not work. */

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /** Compares views of two facts, so that answers hold what changed and not everything. */
 final class Deltas {
@@ -23,6 +24,7 @@ final class Deltas {
 
   static DisplayView whole(LiveDisplay display) {
     LiveDisplay.Look look = display.look();
+    Shown shown = Shown.of(look.facts());
     var plan = look.facts().plan().display();
     return new DisplayView(
         display.id(),
@@ -31,19 +33,20 @@ final class Deltas {
         plan.settings(),
         look.facts().plan().catalog().pixelTypes(),
         plan.zones(),
-        NetworkView.of(look.facts()),
-        Views.props(look.facts()),
-        Views.controllers(look.facts()),
-        Checks.run(look.facts()),
-        Checks.accepted(look.facts()),
+        shown.network(),
+        shown.props(),
+        shown.controllers(),
+        shown.findings(),
+        shown.accepted(),
         new UndoView(look.undoLabel(), look.redoLabel()));
   }
 
-  static Delta of(Step step, UndoView undo) {
+  /**
+   * @param was shown before the step
+   * @param is shown after it
+   */
+  static Delta of(Step step, UndoView undo, Shown was, Shown is) {
     var now = step.after().plan().display();
-    List<ControllerView> controllers = Views.controllers(step.after());
-    List<PropView> props = Views.props(step.after());
-    List<Finding> findings = Checks.run(step.after());
     return new Delta(
         step.fromVersion(),
         step.version(),
@@ -53,14 +56,21 @@ final class Deltas {
         now.settings(),
         step.after().plan().catalog().pixelTypes(),
         now.zones(),
-        changed(NetworkView.of(step.before()), NetworkView.of(step.after())),
-        added(Views.controllers(step.before()), controllers),
-        controllers.stream().map(view -> view.controller().id()).toList(),
-        added(Views.props(step.before()), props),
-        props.stream().map(view -> view.prop().id()).toList(),
-        changed(Checks.run(step.before()), findings),
-        changed(Checks.accepted(step.before()), Checks.accepted(step.after())),
+        changed(was.network(), is.network()),
+        different(was.controllers(), is.controllers(), view -> view.controller().id()),
+        is.controllers().stream().map(view -> view.controller().id()).toList(),
+        different(was.props(), is.props(), view -> view.prop().id()),
+        is.props().stream().map(view -> view.prop().id()).toList(),
+        changed(was.findings(), is.findings()),
+        changed(was.accepted(), is.accepted()),
         undo);
+  }
+
+  /** Those of the second list that are new or not what they were. */
+  private static <T> List<T> different(List<T> was, List<T> is, Function<T, String> id) {
+    Map<String, T> before = new HashMap<>();
+    was.forEach(view -> before.put(id.apply(view), view));
+    return is.stream().filter(view -> !view.equals(before.get(id.apply(view)))).toList();
   }
 
   static Preview preview(Facts before, Edit edit) {

@@ -1,8 +1,11 @@
 package hamper.server.api;
 
+import hamper.check.Facts;
 import hamper.server.live.Displays;
 import hamper.server.live.LiveDisplay;
 import hamper.server.live.Step;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 
 /** Makes a step of a display, and tells every window what changed. */
@@ -10,6 +13,11 @@ import org.springframework.stereotype.Component;
 class Publisher {
   private final Displays displays;
   private final DisplayEvents events;
+
+  /** What windows showed last, by display, so that it need not be made again for the next step. */
+  private final Map<String, Last> last = new ConcurrentHashMap<>();
+
+  private record Last(Facts facts, Shown shown) {}
 
   Publisher(Displays displays, DisplayEvents events) {
     this.displays = displays;
@@ -26,10 +34,19 @@ class Publisher {
     synchronized (live) {
       Step step = act.on(live);
       LiveDisplay.Look look = live.look();
-      Delta delta = Deltas.of(step, new UndoView(look.undoLabel(), look.redoLabel()));
+      Shown was = shown(id, step.before());
+      Shown is = Shown.of(step.after());
+      last.put(id, new Last(step.after(), is));
+      UndoView undo = new UndoView(look.undoLabel(), look.redoLabel());
+      Delta delta = Deltas.of(step, undo, was, is);
       // in the order of the versions, or windows would see a gap
       events.publish(id, delta);
       return delta;
     }
+  }
+
+  private Shown shown(String id, Facts facts) {
+    Last known = last.get(id);
+    return known != null && known.facts() == facts ? known.shown() : Shown.of(facts);
   }
 }

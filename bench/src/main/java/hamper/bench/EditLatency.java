@@ -1,0 +1,79 @@
+package hamper.bench;
+
+import hamper.display.Plan;
+import hamper.files.CatalogueFiles;
+import hamper.files.DisplayFile;
+import hamper.files.Json;
+import hamper.samples.LargeDisplays;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.util.Arrays;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * How long a running server takes to answer an edit on a display of so many strings: arguments are
+ * its address, on this machine, and the number of strings. docs/performance.md says how to run it.
+ */
+public final class EditLatency {
+  private static final int WARM = 60;
+  private static final int MEASURED = 120;
+  private static final int STRINGS_A_CONTROLLER = 40;
+
+  private final HttpClient client = HttpClient.newHttpClient();
+  private final String base;
+
+  private EditLatency(String base) {
+    this.base = base;
+  }
+
+  /** Adds a display to the server and leaves it there. */
+  public static void main(String[] args) throws Exception {
+    int strings = args.length > 1 ? Integer.parseInt(args[1]) : 2000;
+    new EditLatency(args.length > 0 ? args[0] : "http://localhost:8080").measure(strings);
+  }
+
+  private void measure(int strings) throws IOException, InterruptedException {
+    // strings have two and a half sections on average
+    int sections = strings * 5 / 2;
+    int controllers = Math.max(1, strings / STRINGS_A_CONTROLLER);
+    Plan plan = LargeDisplays.of(CatalogueFiles.shipped(), controllers, sections, 10, 1);
+    byte[] file = DisplayFile.write(plan.display());
+    String id = post("/api/displays/import", new String(file)).get("id").asString();
+    String piece = plan.display().props().get(7).pieces().get(0).id();
+    double[] millis = new double[MEASURED];
+    for (int i = 0; i < WARM + MEASURED; i++) {
+      String edit =
+          "{\"version\":%d,\"edit\":{\"type\":\"SetSection\",\"piece\":\"%s\",\"index\":0,\"section\":"
+                  .formatted(i + 1, piece)
+              + "{\"pixels\":%d,\"nullPixels\":0,\"group\":1,\"backward\":false}}}"
+                  .formatted(10 + i % 2);
+      long begin = System.nanoTime();
+      post("/api/displays/" + id + "/edits", edit);
+      if (i >= WARM) {
+        millis[i - WARM] = (System.nanoTime() - begin) / 1e6;
+      }
+    }
+    Arrays.sort(millis);
+    System.out.printf(
+        "%d strings: median %.1f ms, nine of ten under %.1f ms%n",
+        plan.display().props().size(), millis[MEASURED / 2], millis[MEASURED * 9 / 10]);
+  }
+
+  private JsonNode post(String path, String json) throws IOException, InterruptedException {
+    var answer =
+        client.send(
+            HttpRequest.newBuilder(URI.create(base + path))
+                .header("Content-Type", "application/json")
+                .POST(BodyPublishers.ofString(json))
+                .build(),
+            BodyHandlers.ofString());
+    if (answer.statusCode() >= 300) {
+      throw new IOException(answer.statusCode() + ": " + answer.body());
+    }
+    return Json.MAPPER.readTree(answer.body());
+  }
+}
