@@ -102,6 +102,13 @@ async function go(to: Cell) {
   lane?.querySelector<HTMLElement>(`[data-cell="${to.index}"]`)?.focus({ preventScroll: true })
 }
 
+/** Brings a leg that lies under the glass into view, as far as there is room its lane too. */
+function showGlass(piece: string) {
+  const index = rows.value.findIndex((row) => row.kind === 'glass' && row.leg.piece === piece)
+  show(index)
+  show(index - 1)
+}
+
 function choose(piece: string, extend: boolean) {
   if (!clickIsMeant()) {
     return
@@ -110,6 +117,9 @@ function choose(piece: string, extend: boolean) {
   patching.select(piece, extend)
   if (!extend && display.legs.has(piece)) {
     patching.glass = wasOnly && patching.glass === piece ? undefined : piece
+    if (patching.glass) {
+      void nextTick(() => showGlass(piece))
+    }
   }
 }
 
