@@ -4,6 +4,7 @@ import { api } from '../api/client'
 import type { CatalogueView, Controller, Edit, ModelView } from '../api/types'
 import FilterField from '../parts/FilterField.vue'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
+import { followPointer } from '../parts/followPointer'
 import { matches } from '../parts/matches'
 import TrialBar from '../parts/TrialBar.vue'
 import { useWidth } from '../parts/useWidth'
@@ -202,40 +203,36 @@ async function move(id: string, index: number) {
 /** A controller that is being dragged, and the place where it would go. */
 const dragged = ref<{ id: string; index: number }>()
 function grip(event: PointerEvent, id: string) {
-  const target = event.currentTarget as HTMLElement | null
-  if (filter.value || !target) {
-    return
+  if (filter.value) {
+    return // places in a narrowed list are not places in the list
   }
-  target.setPointerCapture(event.pointerId)
   const from = all.value.findIndex((view) => view.controller.id === id)
-  const placeAt = (y: number) => {
-    const rows = [...body.value!.querySelectorAll<HTMLElement>('[data-row]')]
-    const below = rows.filter((row) => {
-      const box = row.getBoundingClientRect()
-      return y > box.top + box.height / 2
-    }).length
-    return Math.max(0, Math.min(all.value.length - 1, below > from ? below - 1 : below))
-  }
-  const move = (moved: PointerEvent) => {
-    const index = placeAt(moved.clientY)
-    dragged.value = { id, index }
-    asked.value = undefined
-    void trial.aim(index === from ? undefined : { type: 'MoveController', controller: id, index })
-  }
-  const stop = (event: Event) => {
-    target.removeEventListener('pointermove', move)
-    target.removeEventListener('pointerup', stop)
-    target.removeEventListener('pointercancel', stop)
-    const to = dragged.value?.index
-    dragged.value = undefined
-    trial.leave()
-    if (event.type === 'pointerup' && to !== undefined && to !== from) {
-      void display.edit({ type: 'MoveController', controller: id, index: to })
-    }
-  }
-  target.addEventListener('pointermove', move)
-  target.addEventListener('pointerup', stop)
-  target.addEventListener('pointercancel', stop)
+  followPointer(
+    event,
+    (moved) => {
+      const index = placeAt(moved.clientY, from)
+      dragged.value = { id, index }
+      asked.value = undefined
+      void trial.aim(index === from ? undefined : { type: 'MoveController', controller: id, index })
+    },
+    (dropped) => {
+      const to = dragged.value?.index
+      dragged.value = undefined
+      trial.leave()
+      if (dropped && to !== undefined && to !== from) {
+        void display.edit({ type: 'MoveController', controller: id, index: to })
+      }
+    },
+  )
+}
+/** The place in the list that a pointer at this height means. */
+function placeAt(y: number, from: number): number {
+  const rows = [...body.value!.querySelectorAll<HTMLElement>('[data-row]')]
+  const below = rows.filter((row) => {
+    const box = row.getBoundingClientRect()
+    return y > box.top + box.height / 2
+  }).length
+  return Math.max(0, Math.min(all.value.length - 1, below > from ? below - 1 : below))
 }
 function dropBefore(index: number): boolean {
   const to = dragged.value

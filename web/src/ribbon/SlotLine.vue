@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Piece } from '../api/types'
+import { followPointer } from '../parts/followPointer'
 import { useDisplay } from '../state/display'
 
 /**
@@ -41,24 +42,20 @@ function set(wanted: number) {
   }
 }
 function press(event: PointerEvent) {
-  const target = event.currentTarget as SVGElement
   const from = event.clientX
-  target.setPointerCapture(event.pointerId)
-  const move = (moved: PointerEvent) => {
-    dragged.value = within(Math.round(props.piece.slot + (moved.clientX - from) / scale.value))
-  }
-  const stop = (event: Event) => {
-    target.removeEventListener('pointermove', move)
-    target.removeEventListener('pointerup', stop)
-    target.removeEventListener('pointercancel', stop)
-    if (event.type === 'pointerup' && dragged.value !== undefined) {
-      set(dragged.value)
-    }
-    dragged.value = undefined
-  }
-  target.addEventListener('pointermove', move)
-  target.addEventListener('pointerup', stop)
-  target.addEventListener('pointercancel', stop)
+  followPointer(
+    event,
+    (moved) => {
+      const slots = (moved.clientX - from) / scale.value
+      dragged.value = within(Math.round(props.piece.slot + slots))
+    },
+    (dropped) => {
+      if (dropped && dragged.value !== undefined) {
+        set(dragged.value)
+      }
+      dragged.value = undefined
+    },
+  )
 }
 function onKey(event: KeyboardEvent) {
   const step = { ArrowLeft: -1, ArrowRight: 1, PageUp: -16, PageDown: 16 }[event.key]

@@ -2,6 +2,7 @@
 import { mdiLinkVariant } from '@mdi/js'
 import { computed, ref } from 'vue'
 import type { PixelString, Section, SectionView } from '../api/types'
+import { followPointer } from '../parts/followPointer'
 import { useDisplay } from '../state/display'
 import SectionBlock from './SectionBlock.vue'
 
@@ -48,24 +49,19 @@ function press(event: PointerEvent, index: number) {
   const { sections } = props.string
   const both = sections[index].pixels + sections[index + 1].pixels
   const perPixel = (widths.value[index] + widths.value[index + 1]) / both
-  const target = event.currentTarget as HTMLElement
-  target.setPointerCapture(event.pointerId)
-  const move = (moved: PointerEvent) => {
-    const pixels = Math.round(sections[index].pixels + (moved.clientX - from) / perPixel)
-    dragged.value = { index, pixels: Math.max(1, Math.min(both - 1, pixels)) }
-  }
-  const stop = (event: Event) => {
-    target.removeEventListener('pointermove', move)
-    target.removeEventListener('pointerup', stop)
-    target.removeEventListener('pointercancel', stop)
-    if (event.type === 'pointerup' && dragged.value) {
-      shift(index, dragged.value.pixels)
-    }
-    dragged.value = undefined
-  }
-  target.addEventListener('pointermove', move)
-  target.addEventListener('pointerup', stop)
-  target.addEventListener('pointercancel', stop)
+  followPointer(
+    event,
+    (moved) => {
+      const pixels = Math.round(sections[index].pixels + (moved.clientX - from) / perPixel)
+      dragged.value = { index, pixels: Math.max(1, Math.min(both - 1, pixels)) }
+    },
+    (dropped) => {
+      if (dropped && dragged.value) {
+        shift(index, dragged.value.pixels)
+      }
+      dragged.value = undefined
+    },
+  )
 }
 function shift(index: number, pixels: number) {
   if (pixels !== props.string.sections[index].pixels) {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { AddressLine, Occupant } from '../../api/types'
+import { followPointer } from '../../parts/followPointer'
 import { addressOf, bitsOf } from './ip'
 
 /**
@@ -90,25 +91,20 @@ function givenOut(bits: number): boolean {
   return dhcp.value !== undefined && bits >= dhcp.value.from && bits <= dhcp.value.to
 }
 function press(event: PointerEvent, occupant: Occupant, from: number) {
-  const target = event.currentTarget as HTMLElement
-  const box = target.closest('.row')!.getBoundingClientRect()
-  target.setPointerCapture(event.pointerId)
-  const move = (moved: PointerEvent) => {
-    const place = Math.floor((moved.clientX - box.left) / scale.value)
-    dragged.value = { occupant, bits: from + place }
-  }
-  const stop = (event: Event) => {
-    target.removeEventListener('pointermove', move)
-    target.removeEventListener('pointerup', stop)
-    target.removeEventListener('pointercancel', stop)
-    if (event.type === 'pointerup' && dragged.value && free(dragged.value.bits)) {
-      emit('give', occupant, addressOf(dragged.value.bits))
-    }
-    dragged.value = undefined
-  }
-  target.addEventListener('pointermove', move)
-  target.addEventListener('pointerup', stop)
-  target.addEventListener('pointercancel', stop)
+  const box = (event.currentTarget as HTMLElement).closest('.row')!.getBoundingClientRect()
+  followPointer(
+    event,
+    (moved) => {
+      const place = Math.floor((moved.clientX - box.left) / scale.value)
+      dragged.value = { occupant, bits: from + place }
+    },
+    (dropped) => {
+      if (dropped && dragged.value && free(dragged.value.bits)) {
+        emit('give', occupant, addressOf(dragged.value.bits))
+      }
+      dragged.value = undefined
+    },
+  )
 }
 /** Arrow keys: to the next address that nobody has. */
 function onKey(event: KeyboardEvent, occupant: Occupant) {

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import type { Zone } from '../../api/types'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
+import { followPointer } from '../../parts/followPointer'
 import { useDisplay } from '../../state/display'
 import { freshId } from '../../state/freshId'
 
@@ -51,29 +52,24 @@ function put(zone: Zone, changes: Partial<Zone>) {
   void display.edit({ type: 'PutZone', zone: { ...zone, ...changes } })
 }
 function press(event: PointerEvent, zone: Zone) {
-  const target = event.currentTarget as SVGElement
   const from = { x: event.clientX, y: event.clientY }
-  target.setPointerCapture(event.pointerId)
-  const move = (moved: PointerEvent) => {
-    dragged.value = {
-      id: zone.id,
-      east: Math.round(zone.eastMetres! + (moved.clientX - from.x) / frame.value.scale),
-      north: Math.round(zone.northMetres! - (moved.clientY - from.y) / frame.value.scale),
-    }
-  }
-  const stop = (event: Event) => {
-    target.removeEventListener('pointermove', move)
-    target.removeEventListener('pointerup', stop)
-    target.removeEventListener('pointercancel', stop)
-    const to = dragged.value
-    dragged.value = undefined
-    if (event.type === 'pointerup' && to) {
-      put(zone, { eastMetres: to.east, northMetres: to.north })
-    }
-  }
-  target.addEventListener('pointermove', move)
-  target.addEventListener('pointerup', stop)
-  target.addEventListener('pointercancel', stop)
+  followPointer(
+    event,
+    (moved) => {
+      dragged.value = {
+        id: zone.id,
+        east: Math.round(zone.eastMetres! + (moved.clientX - from.x) / frame.value.scale),
+        north: Math.round(zone.northMetres! - (moved.clientY - from.y) / frame.value.scale),
+      }
+    },
+    (dropped) => {
+      const to = dragged.value
+      dragged.value = undefined
+      if (dropped && to) {
+        put(zone, { eastMetres: to.east, northMetres: to.north })
+      }
+    },
+  )
 }
 function onKey(event: KeyboardEvent, zone: Zone) {
   const by = event.shiftKey ? 10 : 1

@@ -79,6 +79,11 @@ public final class Checks {
     return told(facts).open();
   }
 
+  /** Risks and hints that somebody accepted, and that are still as they were. */
+  public static List<Taken> accepted(Facts facts) {
+    return told(facts).accepted();
+  }
+
   /** A fault is never accepted: it will not work. */
   private static boolean taken(Finding finding, Map<String, String> reasons) {
     return finding.severity() != Severity.FAULT

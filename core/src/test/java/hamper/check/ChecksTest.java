@@ -14,6 +14,7 @@ import hamper.catalog.PortKind;
 import hamper.catalog.PortMode;
 import hamper.catalog.SectionOption;
 import hamper.catalog.Told;
+import hamper.display.Accepted;
 import hamper.display.Controller;
 import hamper.display.ControllerSettings;
 import hamper.display.Display;
@@ -331,5 +332,32 @@ class ChecksTest {
     assertThat(messages(plan, "hold-or-mirror"))
         .containsExactly(
             "a, section 1: it is held by universe, but the controller's first universe is not fixed");
+  }
+
+  @Test
+  void anAcceptedRiskIsToldApartUntilItsWordsChangeAndAFaultIsNeverAccepted() {
+    Plan loose = Samples.plan(List.of(Samples.string("a", 50)), k());
+    Finding risk = findings(loose).get(0);
+    Plan taken =
+        loose.with(
+            loose
+                .display()
+                .withAccepted(List.of(new Accepted(risk.code(), risk.message(), "next year"))));
+    assertThat(findings(taken)).isEmpty();
+    assertThat(Checks.accepted(Facts.of(taken)))
+        .containsExactly(new Checks.Taken(risk, "next year"));
+    Plan renamed = taken.with(taken.display().withProps(List.of(Samples.string("b", 50))));
+    assertThat(findings(renamed))
+        .extracting(Finding::message)
+        .containsExactly("b hangs on no port");
+    assertThat(Checks.accepted(Facts.of(renamed))).isEmpty();
+
+    Plan over = Samples.plan(List.of(Samples.string("a", 801)), k(Samples.run(1, "a")));
+    Finding fault = findings(over).get(0);
+    Plan wished =
+        over.with(
+            over.display()
+                .withAccepted(List.of(new Accepted(fault.code(), fault.message(), "please"))));
+    assertThat(findings(wished)).contains(fault);
   }
 }
