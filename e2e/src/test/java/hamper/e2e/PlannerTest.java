@@ -86,9 +86,12 @@ class PlannerTest {
 
     window.acknowledged(() -> page.keyboard().press("Alt+ArrowUp"));
     assertThat(window.leg("slip-edge-1")).hasAccessibleName(ends("on K1-11"));
+    // the keyboard follows once the answer is there
+    assertThat(window.leg("slip-edge-1")).isFocused();
     window.acknowledged(() -> page.keyboard().press("Alt+ArrowRight"));
     assertThat(window.leg("harbour-office-1").getAttribute("data-cell")).isEqualTo("0");
     assertThat(window.leg("slip-edge-1").getAttribute("data-cell")).isEqualTo("1");
+    assertThat(window.leg("slip-edge-1")).isFocused();
 
     page.keyboard().press("Enter");
     assertThat(page.getByTestId("glass")).containsText("Slipway edge");

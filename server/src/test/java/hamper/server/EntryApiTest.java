@@ -208,4 +208,45 @@ class EntryApiTest {
             .replace(loose.get("code").toString(), fault.get("code").toString()));
     assertThat(whole().get("findings").get(0)).as("a fault stays").isEqualTo(fault);
   }
+
+  private Answer addModels(String file) {
+    int version = whole().get("version").asInt();
+    return server.post(
+        "/api/displays/%s/catalogue?version=%d".formatted(display, version),
+        file.getBytes(StandardCharsets.UTF_8));
+  }
+
+  @Test
+  void aModelFileIsRefusedWithEveryReasonAndAGoodOneStandsInTheCatalogue() {
+    Answer broken =
+        addModels("{\"format\":\"hamper-catalogue\",\"formatVersion\":1,\"models\":[{}]}");
+    assertThat(broken.status()).isEqualTo(422);
+    assertThat(broken.body().get("reasons").findValuesAsString("place"))
+        .anyMatch(place -> place.startsWith("models[0]"));
+    assertThat(addModels("not json").status()).isEqualTo(422);
+    assertThat(whole().get("version").asInt()).isEqualTo(1);
+
+    JsonNode shipped =
+        server.get("/api/displays/" + display + "/catalogue").body().get("models").get(0);
+    String own = shipped.get("model").toString().replace("\"id\":\"", "\"id\":\"own-");
+    Answer added =
+        addModels(
+            "{\"format\":\"hamper-catalogue\",\"formatVersion\":1,\"models\":[%s]}".formatted(own));
+    assertThat(added.status()).as(added.text()).isEqualTo(200);
+    JsonNode models = server.get("/api/displays/" + display + "/catalogue").body().get("models");
+    assertThat(models.values())
+        .filteredOn(one -> one.get("own").asBoolean())
+        .singleElement()
+        .satisfies(one -> assertThat(one.get("model").get("id").asString()).startsWith("own-"));
+  }
+
+  @Test
+  void nothingIsOfferedForAFindingThatIsNotThere() {
+    Answer none =
+        server.post(
+            "/api/displays/" + display + "/remedies",
+            "{\"code\":\"overlap\",\"message\":\"something else\"}");
+    assertThat(none.status()).isEqualTo(200);
+    assertThat(none.body()).isEmpty();
+  }
 }
