@@ -85,9 +85,12 @@ final class Window implements AutoCloseable {
   }
 
   void go(String place) {
-    page.getByRole(AriaRole.NAVIGATION)
-        .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(place))
-        .click();
+    Locator link =
+        page.getByRole(AriaRole.NAVIGATION)
+            .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(place));
+    link.click();
+    // the keys that a test presses next are meant for that place
+    assertThat(link).hasAttribute("aria-current", "page");
   }
 
   /** A leg on a lane. */
