@@ -26,10 +26,20 @@ export function usePatchKeys(lanes: Ref<LaneView[]>, go: (cell: Cell) => void) {
     return lanes.value.findIndex((lane) => portKey(lane.port) === cell.value?.lane)
   }
 
+  /** A leg that was moved keeps the focus, and with it the keyboard, before the edit is answered. */
+  function standWhereFocusIs(focused: HTMLElement) {
+    const at = focused.closest<HTMLElement>('[data-cell]')
+    const lane = focused.closest<HTMLElement>('[data-lane]')
+    if (at && lane) {
+      cell.value = { lane: lane.dataset.lane!, index: Number(at.dataset.cell) }
+    }
+  }
+
   function onKey(event: KeyboardEvent) {
     if (isTyping(event)) {
       return
     }
+    standWhereFocusIs(event.target as HTMLElement)
     const lane = lanes.value[laneIndex()]
     if (!lane || !cell.value) {
       return
