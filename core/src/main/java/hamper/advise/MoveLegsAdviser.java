@@ -5,11 +5,15 @@ import hamper.check.Finding;
 import hamper.check.Subject;
 import hamper.display.Controller;
 import hamper.display.Leg;
+import hamper.display.LegAt;
 import hamper.display.PieceAt;
+import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Run;
 import hamper.edit.Edit;
 import hamper.edit.PatchNearest;
+import hamper.edit.PatchPieces;
+import hamper.edit.SetFeeds;
 import hamper.edit.Together;
 import hamper.edit.UnpatchPieces;
 import java.util.List;
@@ -33,11 +37,13 @@ final class MoveLegsAdviser implements Adviser {
         controller.run(port.kind(), port.port()).map(Run::legs).orElse(List.of()).stream()
             .map(Leg::piece)
             .toList();
-    Stream<Edit> named = main.piece().stream().map(piece -> move(facts, List.of(piece)));
+    Optional<PortRef> free = freePort(facts.plan(), controller, port);
+    Stream<Edit> named = main.piece().stream().flatMap(piece -> move(facts, List.of(piece), free));
     // the fewest that help come first, and the list ends with the first that does
     Stream<Edit> fromTheEnd =
         IntStream.rangeClosed(1, legs.size())
-            .mapToObj(count -> move(facts, legs.subList(legs.size() - count, legs.size())));
+            .boxed()
+            .flatMap(count -> move(facts, legs.subList(legs.size() - count, legs.size()), free));
     return Stream.concat(named, fromTheEnd);
   }
 
@@ -47,12 +53,41 @@ final class MoveLegsAdviser implements Adviser {
     return 1;
   }
 
-  private static Edit move(Facts facts, List<String> pieces) {
+  /** An empty port of the same controller, where its supply and its addresses stay the same. */
+  private static Optional<PortRef> freePort(Plan plan, Controller controller, PortRef from) {
+    int most = plan.modeOf(controller, from.kind()).map(mode -> mode.ports()).orElse(0);
+    return IntStream.rangeClosed(1, most)
+        .filter(
+            port -> controller.run(from.kind(), port).map(Run::legs).orElse(List.of()).isEmpty())
+        .mapToObj(port -> new PortRef(controller.id(), from.kind(), port))
+        .findFirst();
+  }
+
+  /** To wherever there is room; where that brings trouble, to an empty port beside. */
+  private static Stream<Edit> move(Facts facts, List<String> pieces, Optional<PortRef> free) {
+    return Stream.concat(
+        Stream.of(toNearest(facts, pieces)),
+        free.stream().map(port -> new PatchPieces(pieces, port, Optional.empty())));
+  }
+
+  private static Edit toNearest(Facts facts, List<String> pieces) {
     PieceAt first = facts.plan().existingPiece(pieces.get(0));
     String what = pieces.size() == 1 ? first.title() : pieces.size() + " pieces";
     String title = "Move %s to the nearest port with room".formatted(what);
     return new Together(
         title.length() > 80 ? "Move a piece to the nearest port with room" : title,
-        List.of(new UnpatchPieces(pieces), new PatchNearest(pieces)));
+        Stream.concat(
+                Stream.of(new UnpatchPieces(pieces), new PatchNearest(pieces)),
+                feeds(facts, pieces))
+            .toList());
+  }
+
+  /** Feeds are soldered to the string, so they go with it. */
+  private static Stream<Edit> feeds(Facts facts, List<String> pieces) {
+    return pieces.stream()
+        .flatMap(piece -> facts.plan().leg(piece).stream())
+        .map(LegAt::leg)
+        .filter(leg -> !leg.feeds().isEmpty())
+        .map(leg -> new SetFeeds(leg.piece(), leg.feeds()));
   }
 }

@@ -60,7 +60,10 @@ final class PiecesAdviser implements Adviser {
   private static Stream<Edit> bridges(Plan plan, PixelString string) {
     return plan.leg(string.id()).stream()
         .map(LegAt::leg)
-        .map(leg -> new SetGap(string.id(), nulls(leg.cableMetres()), leg.cableMetres()));
+        .map(
+            leg ->
+                new SetGap(
+                    string.id(), nulls(leg.cableMetres()), leg.cableMetres(), leg.cableGauge()));
   }
 
   private static int nulls(Optional<Double> metres) {

@@ -28,6 +28,10 @@ public final class Remedies {
   private static final Adviser ADDRESS = new AddressAdviser();
   private static final Adviser SETTINGS = new SettingsAdviser();
   private static final Adviser PIECES = new PiecesAdviser();
+  private static final Adviser MOVE_TO_BOX = new RemoteBoxAdviser();
+  private static final Adviser FEEDS = new FeedAdviser();
+  private static final Adviser BRIGHTNESS = new BrightnessAdviser();
+  private static final Adviser POWER = new PowerAdviser();
 
   private static final Map<String, List<Adviser>> BY_CODE =
       Map.ofEntries(
@@ -56,7 +60,21 @@ public final class Remedies {
           Map.entry("fixture-past-end", List.of(PIECES)),
           Map.entry("unit-number", List.of(PIECES)),
           Map.entry("colour-orders", List.of(PIECES)),
-          Map.entry("data-reach", List.of(PIECES)));
+          Map.entry("data-reach", List.of(PIECES, MOVE_TO_BOX)),
+          Map.entry("data-cut", List.of(POWER)),
+          Map.entry("common-negative", List.of(POWER)),
+          Map.entry("no-feed", List.of(POWER, FEEDS)),
+          Map.entry("voltage-low", List.of(FEEDS, BRIGHTNESS)),
+          Map.entry("fuse-load", List.of(FEEDS, BRIGHTNESS)),
+          Map.entry("input-load", List.of(BRIGHTNESS)),
+          Map.entry("feed-lost", List.of(FEEDS)),
+          Map.entry("fuse-wire", List.of(POWER)),
+          Map.entry("ground-shift", List.of(POWER, BRIGHTNESS)),
+          Map.entry("supplies-joined", List.of(POWER)),
+          Map.entry("supply-unknown", List.of(POWER)),
+          Map.entry("supply-voltage", List.of(POWER)),
+          Map.entry("supply-load", List.of(POWER)),
+          Map.entry("mains-load", List.of(POWER)));
 
   private Remedies() {}
 
@@ -112,6 +130,8 @@ public final class Remedies {
     return finding.code()
         + main.controller().orElse("")
         + main.port().map(Object::toString).orElse("")
-        + main.piece().orElse("");
+        + main.piece().orElse("")
+        + main.supply().orElse("")
+        + main.mains().orElse("");
   }
 }

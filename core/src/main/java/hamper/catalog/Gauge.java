@@ -3,6 +3,7 @@ package hamper.catalog;
 import hamper.value.RefusedException;
 import hamper.value.Require;
 import java.util.Map;
+import java.util.NavigableMap;
 import java.util.TreeMap;
 
 /**
@@ -18,6 +19,13 @@ public record Gauge(String text) {
 
   /** Copper at 20 °C, of a square millimetre (mΩ·mm²/m). */
   private static final double COPPER = 17.241;
+
+  /**
+   * Most current for good, by AWG number (A): the fuse that is usually put before it, a rule of
+   * thumb.
+   */
+  private static final NavigableMap<Integer, Double> MOST_AMPS =
+      new TreeMap<>(Map.of(12, 30.0, 14, 20.0, 16, 15.0, 18, 10.0, 20, 7.5, 22, 5.0, 24, 3.0));
 
   private static final String AWG_MARK = "AWG ";
   private static final String AREA_MARK = " mm²";
@@ -42,6 +50,23 @@ public record Gauge(String text) {
   /** Of a loop, both conductors, of so many metres (Ω). */
   public double loopOhms(double metres) {
     return 2 * milliohmsPerMetre() * metres / 1000;
+  }
+
+  /** The largest fuse that protects it (A), a rule of thumb; between table values in proportion. */
+  public double mostAmps() {
+    double area = COPPER / milliohmsPerMetre();
+    double lastArea = 0;
+    double lastAmps = 0;
+    for (int number : MOST_AMPS.descendingKeySet()) {
+      double thisArea = COPPER / AWG.get(number);
+      double amps = MOST_AMPS.get(number);
+      if (area <= thisArea) {
+        return lastAmps + (amps - lastAmps) * (area - lastArea) / (thisArea - lastArea);
+      }
+      lastArea = thisArea;
+      lastAmps = amps;
+    }
+    return lastAmps * area / lastArea;
   }
 
   private static double resistance(String text) {

@@ -7,6 +7,7 @@ public enum Area {
   INPUTS("inputs"),
   PORTS("ports"),
   DIALECT("dialect"),
+  POWER("power"),
   DATA("data"),
   NETWORK("network"),
   COLOURS("colours"),

@@ -9,8 +9,29 @@ import java.util.Optional;
  * @param controller its id
  * @param port where it is about one port
  * @param piece where it is about one piece
+ * @param supply where it is about one supply
+ * @param mains where it is about one mains circuit
  */
-public record Subject(Optional<String> controller, Optional<PortRef> port, Optional<String> piece) {
+public record Subject(
+    Optional<String> controller,
+    Optional<PortRef> port,
+    Optional<String> piece,
+    Optional<String> supply,
+    Optional<String> mains) {
+  private Subject(Optional<String> controller, Optional<PortRef> port, Optional<String> piece) {
+    this(controller, port, piece, Optional.empty(), Optional.empty());
+  }
+
+  public static Subject supply(String id) {
+    return new Subject(
+        Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(id), Optional.empty());
+  }
+
+  public static Subject mains(String id) {
+    return new Subject(
+        Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(id));
+  }
+
   public static Subject controller(String id) {
     return new Subject(Optional.of(id), Optional.empty(), Optional.empty());
   }

@@ -40,6 +40,18 @@ public record Cable(double metres, Origin origin) {
             ? controller.settings().zone()
             : plan.existingPiece(run.legs().get(index - 1).piece()).prop().zone();
     Optional<String> to = plan.existingPiece(leg.piece()).prop().zone();
+    return between(plan, from, to);
+  }
+
+  /** The lead of a feed on a piece. */
+  public static Cable lead(Plan plan, Feed feed, PieceAt at) {
+    if (feed.leadMetres().isPresent()) {
+      return new Cable(feed.leadMetres().get(), Origin.ENTERED);
+    }
+    return between(plan, plan.existingSupply(feed.supply()).zone(), at.prop().zone());
+  }
+
+  private static Cable between(Plan plan, Optional<String> from, Optional<String> to) {
     return metresBetween(plan, from, to)
         .filter(metres -> metres > 0)
         .map(metres -> new Cable(Math.ceil(metres * DETOUR), Origin.ESTIMATED))

@@ -24,6 +24,7 @@ import java.util.Set;
  * @param sending how it gets its levels
  * @param adapters of a host
  * @param cables to its remote boxes
+ * @param powered which supplies feed its power inputs, where somebody said so; by input
  * @param runs at most one a port, kept by kind and number
  */
 public record Controller(
@@ -36,6 +37,7 @@ public record Controller(
     Sending sending,
     List<Adapter> adapters,
     List<BankCable> cables,
+    List<PoweredInput> powered,
     List<Run> runs) {
   private static final Comparator<Run> BY_PORT =
       Comparator.comparing(Run::kind).thenComparingInt(Run::port);
@@ -52,6 +54,12 @@ public record Controller(
     inputs = inputs.map(List::copyOf);
     adapters = List.copyOf(adapters);
     cables = List.copyOf(cables);
+    powered = powered.stream().sorted(Comparator.comparingInt(PoweredInput::input)).toList();
+    Set<Integer> numbers = new HashSet<>();
+    for (PoweredInput one : powered) {
+      Require.that(
+          numbers.add(one.input()), "powered", one.input(), "one supply feeds a power input");
+    }
     runs = runs.stream().sorted(BY_PORT).toList();
     Set<PortRef> ports = new HashSet<>();
     for (Run run : runs) {
@@ -69,7 +77,18 @@ public record Controller(
       ControllerSettings settings,
       Optional<List<InputRange>> inputs,
       List<Run> runs) {
-    this(id, tag, name, model, settings, inputs, Sending.live(), List.of(), List.of(), runs);
+    this(
+        id,
+        tag,
+        name,
+        model,
+        settings,
+        inputs,
+        Sending.live(),
+        List.of(),
+        List.of(),
+        List.of(),
+        runs);
   }
 
   /** The run of a port, if anything hangs there or is set for it. */
@@ -92,22 +111,27 @@ public record Controller(
 
   public Controller withRuns(List<Run> newRuns) {
     return new Controller(
-        id, tag, name, model, settings, inputs, sending, adapters, cables, newRuns);
+        id, tag, name, model, settings, inputs, sending, adapters, cables, powered, newRuns);
   }
 
   public Controller withSettings(ControllerSettings newSettings) {
     return new Controller(
-        id, tag, name, model, newSettings, inputs, sending, adapters, cables, runs);
+        id, tag, name, model, newSettings, inputs, sending, adapters, cables, powered, runs);
   }
 
   public Controller withInputs(Optional<List<InputRange>> newInputs) {
     return new Controller(
-        id, tag, name, model, settings, newInputs, sending, adapters, cables, runs);
+        id, tag, name, model, settings, newInputs, sending, adapters, cables, powered, runs);
   }
 
   public Controller withSending(Sending newSending) {
     return new Controller(
-        id, tag, name, model, settings, inputs, newSending, adapters, cables, runs);
+        id, tag, name, model, settings, inputs, newSending, adapters, cables, powered, runs);
+  }
+
+  public Controller withPowered(List<PoweredInput> newPowered) {
+    return new Controller(
+        id, tag, name, model, settings, inputs, sending, adapters, cables, newPowered, runs);
   }
 
   public Protocol protocol() {

@@ -114,6 +114,10 @@ public record ControllerSettings(
     return copy(c -> c.address = newAddress);
   }
 
+  public ControllerSettings withBrightness(Optional<Integer> newBrightness) {
+    return copy(c -> c.brightness = newBrightness);
+  }
+
   public ControllerSettings withSource(Optional<String> newSource) {
     return copy(c -> c.source = newSource);
   }
@@ -170,6 +174,7 @@ public record ControllerSettings(
     private Optional<PortStart> portStart;
     private int reserveUniverses;
     private int reserveChannels;
+    private Optional<Integer> brightness;
     private Optional<String> source;
     private Optional<String> zone;
 
@@ -185,6 +190,7 @@ public record ControllerSettings(
       portStart = from.portStart;
       reserveUniverses = from.reserveUniverses;
       reserveChannels = from.reserveChannels;
+      brightness = from.brightness;
       source = from.source;
       zone = from.zone;
     }
@@ -201,7 +207,7 @@ public record ControllerSettings(
           portStart,
           reserveUniverses,
           reserveChannels,
-          from.brightness,
+          brightness,
           source,
           zone,
           from.note);

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 
 /**
  * One installation being planned. Its parts refer to each other by id, and every reference leads
@@ -19,6 +20,7 @@ import java.util.Set;
  * @param pixelTypes pixel types that do not ship with Hamper
  * @param subnets of the show network
  * @param controllers in list order, hosts included
+ * @param power supplies and mains circuits
  * @param accepted risks and hints that somebody takes
  */
 public record Display(
@@ -30,6 +32,7 @@ public record Display(
     List<Zone> zones,
     List<Prop> props,
     List<Controller> controllers,
+    SitePower power,
     List<Accepted> accepted) {
 
   /**
@@ -52,9 +55,10 @@ public record Display(
     Set<String> pieceIds = pieceIds(props, zoneIds);
     controllerIds(controllers, zoneIds);
     legs(controllers, pieceIds);
+    supplies(power, controllers, zoneIds);
   }
 
-  /** Without subnets, and with nothing accepted. */
+  /** Without subnets and supplies, and with nothing accepted. */
   public Display(
       String name,
       DisplaySettings settings,
@@ -63,7 +67,17 @@ public record Display(
       List<Zone> zones,
       List<Prop> props,
       List<Controller> controllers) {
-    this(name, settings, models, pixelTypes, List.of(), zones, props, controllers, List.of());
+    this(
+        name,
+        settings,
+        models,
+        pixelTypes,
+        List.of(),
+        zones,
+        props,
+        controllers,
+        SitePower.NONE,
+        List.of());
   }
 
   public static Display empty(String name) {
@@ -72,56 +86,86 @@ public record Display(
   }
 
   public Display withZones(List<Zone> newZones) {
-    return with(models, pixelTypes, subnets, newZones, props, controllers, accepted);
+    return copy(c -> c.zones = newZones);
   }
 
   public Display withProps(List<Prop> newProps) {
-    return with(models, pixelTypes, subnets, zones, newProps, controllers, accepted);
+    return copy(c -> c.props = newProps);
   }
 
   public Display withControllers(List<Controller> newControllers) {
-    return with(models, pixelTypes, subnets, zones, props, newControllers, accepted);
+    return copy(c -> c.controllers = newControllers);
   }
 
   public Display withPixelTypes(List<PixelType> newTypes) {
-    return with(models, newTypes, subnets, zones, props, controllers, accepted);
+    return copy(c -> c.pixelTypes = newTypes);
   }
 
   public Display withSubnets(List<Subnet> newSubnets) {
-    return with(models, pixelTypes, newSubnets, zones, props, controllers, accepted);
+    return copy(c -> c.subnets = newSubnets);
   }
 
   public Display withModels(List<DeviceModel> newModels) {
-    return with(newModels, pixelTypes, subnets, zones, props, controllers, accepted);
+    return copy(c -> c.models = newModels);
+  }
+
+  public Display withPower(SitePower newPower) {
+    return copy(c -> c.power = newPower);
   }
 
   public Display withAccepted(List<Accepted> newAccepted) {
-    return with(models, pixelTypes, subnets, zones, props, controllers, newAccepted);
+    return copy(c -> c.accepted = newAccepted);
   }
 
   public Display withNameAndSettings(String newName, DisplaySettings newSettings) {
-    return new Display(
-        newName, newSettings, models, pixelTypes, subnets, zones, props, controllers, accepted);
+    return copy(
+        c -> {
+          c.name = newName;
+          c.settings = newSettings;
+        });
   }
 
-  private Display with(
-      List<DeviceModel> newModels,
-      List<PixelType> newTypes,
-      List<Subnet> newSubnets,
-      List<Zone> newZones,
-      List<Prop> newProps,
-      List<Controller> newControllers,
-      List<Accepted> newAccepted) {
+  private Display copy(Consumer<Copy> change) {
+    Copy copy = new Copy(this);
+    change.accept(copy);
     return new Display(
-        name,
-        settings,
-        newModels,
-        newTypes,
-        newSubnets,
-        newZones,
-        newProps,
-        newControllers,
-        newAccepted);
+        copy.name,
+        copy.settings,
+        copy.models,
+        copy.pixelTypes,
+        copy.subnets,
+        copy.zones,
+        copy.props,
+        copy.controllers,
+        copy.power,
+        copy.accepted);
+  }
+
+  /** What may be changed, on its way from one value to the next; nobody else sees it. */
+  private static final class Copy {
+    private String name;
+    private DisplaySettings settings;
+    private List<DeviceModel> models;
+    private List<PixelType> pixelTypes;
+    private List<Subnet> subnets;
+    private List<Zone> zones;
+    private List<Prop> props;
+    private List<Controller> controllers;
+    private SitePower power;
+    private List<Accepted> accepted;
+
+    private Copy(Display from) {
+      name = from.name;
+      settings = from.settings;
+      models = from.models;
+      pixelTypes = from.pixelTypes;
+      subnets = from.subnets;
+      zones = from.zones;
+      props = from.props;
+      controllers = from.controllers;
+      power = from.power;
+      accepted = from.accepted;
+    }
   }
 
   private static Set<String> zoneIds(List<Zone> zones) {
@@ -199,6 +243,30 @@ public record Display(
                 place + ".mirrorOf",
                 leg.mirrorOf().orElse(""),
                 "a mirror's original is not itself a mirror"));
+  }
+
+  /** Zones of supplies, and supplies of feeds and power inputs. */
+  private static void supplies(SitePower power, List<Controller> controllers, Set<String> zoneIds) {
+    Set<String> supplyIds = new HashSet<>();
+    for (int i = 0; i < power.supplies().size(); i++) {
+      Supply supply = power.supplies().get(i);
+      supplyIds.add(supply.id());
+      if (supply.zone().isPresent()) {
+        known(zoneIds, supply.zone().get(), "power.supplies[%d].zone".formatted(i), "zone");
+      }
+    }
+    for (int i = 0; i < controllers.size(); i++) {
+      for (PoweredInput input : controllers.get(i).powered()) {
+        known(supplyIds, input.supply(), "controllers[%d].powered".formatted(i), "supply");
+      }
+    }
+    eachLeg(
+        controllers,
+        (place, leg) -> {
+          for (Feed feed : leg.feeds()) {
+            known(supplyIds, feed.supply(), place + ".feeds", "supply");
+          }
+        });
   }
 
   private interface LegVisitor {

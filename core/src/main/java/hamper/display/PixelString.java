@@ -4,6 +4,7 @@ import hamper.catalog.PortKind;
 import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * One data line through a prop.
@@ -13,6 +14,7 @@ import java.util.List;
  *     empty
  * @param connector the plug's kind; may be empty
  * @param leadMetres from plug to first pixel (m)
+ * @param wiring its wires, where somebody entered them; left out: {@link Wiring#USUAL}
  */
 public record PixelString(
     String id,
@@ -21,7 +23,8 @@ public record PixelString(
     List<Section> sections,
     String dataIn,
     String connector,
-    double leadMetres)
+    double leadMetres,
+    Optional<Wiring> wiring)
     implements Piece {
   /** Most sections of one string. */
   public static final int MOST_SECTIONS = 500;
@@ -35,11 +38,12 @@ public record PixelString(
     Require.text("dataIn", dataIn, 40);
     Require.text("connector", connector, 40);
     Require.inRange("leadMetres", leadMetres, 0, 1000);
+    wiring = wiring.filter(given -> !given.equals(Wiring.USUAL));
   }
 
   /** Where nothing is known of its plug. */
   public PixelString(String id, String name, String pixelType, List<Section> sections) {
-    this(id, name, pixelType, sections, "", "", 0);
+    this(id, name, pixelType, sections, "", "", 0, Optional.empty());
   }
 
   @Override
@@ -64,6 +68,19 @@ public record PixelString(
   }
 
   public PixelString withSections(List<Section> newSections) {
-    return new PixelString(id, name, pixelType, newSections, dataIn, connector, leadMetres);
+    return new PixelString(id, name, pixelType, newSections, dataIn, connector, leadMetres, wiring);
+  }
+
+  public PixelString withWiring(Optional<Wiring> newWiring) {
+    return new PixelString(id, name, pixelType, sections, dataIn, connector, leadMetres, newWiring);
+  }
+
+  public Wiring wires() {
+    return wiring.orElse(Wiring.USUAL);
+  }
+
+  /** Pixels and null pixels: its positions on the wire. */
+  public int places() {
+    return pixels() + nullPixels();
   }
 }

@@ -26,6 +26,7 @@ public final class Plan {
   private final Map<String, LegAt> legs = new HashMap<>();
   private final Map<String, Integer> controllers = new HashMap<>();
   private final Map<String, Zone> zones = new HashMap<>();
+  private final Map<String, Supply> supplies = new HashMap<>();
 
   /**
    * @param shipped the catalogue without the display's own models
@@ -36,6 +37,7 @@ public final class Plan {
     this.shipped = shipped;
     this.catalog = shipped.with(display.models(), display.pixelTypes());
     display.zones().forEach(zone -> zones.put(zone.id(), zone));
+    display.power().supplies().forEach(supply -> supplies.put(supply.id(), supply));
     indexPieces();
     for (int i = 0; i < display.controllers().size(); i++) {
       Controller controller = display.controllers().get(i);
@@ -91,6 +93,19 @@ public final class Plan {
 
   public Optional<Zone> zone(String id) {
     return Optional.ofNullable(zones.get(id));
+  }
+
+  public Optional<Supply> supply(String id) {
+    return Optional.ofNullable(supplies.get(id));
+  }
+
+  /** A supply that must be there: feeds and edits name it. */
+  public Supply existingSupply(String id) {
+    return supply(id)
+        .orElseThrow(
+            () ->
+                new RefusedException(
+                    "supply", Require.quoted(id), "no supply of this display has this id"));
   }
 
   /** Place in the list, from 0. */
@@ -181,6 +196,13 @@ public final class Plan {
         protocol,
         model.title() + " takes " + spoken(model));
     controller.settings().mode().ifPresent(mode -> checkMode(model, mode, place));
+    for (PoweredInput input : controller.powered()) {
+      Require.that(
+          input.input() <= model.powerInputs().size(),
+          place + ".powered",
+          "power input " + input.input(),
+          "%s has %d power inputs".formatted(model.title(), model.powerInputs().size()));
+    }
     for (int i = 0; i < controller.runs().size(); i++) {
       checkRun(controller, controller.runs().get(i), model, "%s.runs[%d]".formatted(place, i));
     }
@@ -226,6 +248,11 @@ public final class Plan {
           "%s.legs[%d].piece".formatted(place, i),
           Require.quoted(piece.name()),
           "it hangs on a %s port, and this is a %s port".formatted(piece.portKind(), run.kind()));
+      Require.that(
+          leg.feeds().isEmpty() || run.kind() == PortKind.PIXEL,
+          "%s.legs[%d].feeds".formatted(place, i),
+          leg.feeds().size() + " feeds",
+          "only a string of pixels is fed along its wire");
       checkBox(model, run, leg, "%s.legs[%d].box".formatted(place, i));
       PortRef port = new PortRef(controller.id(), run.kind(), run.port());
       legs.put(leg.piece(), new LegAt(port, i, leg));

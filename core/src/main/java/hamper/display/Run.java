@@ -39,6 +39,10 @@ public record Run(
     return new Run(kind, port, newLegs, universe, brightness);
   }
 
+  public Run withBrightness(Optional<Integer> newBrightness) {
+    return new Run(kind, port, legs, universe, newBrightness);
+  }
+
   /** Whether nothing hangs here and nothing is set, so that it need not be kept. */
   public boolean blank() {
     return legs.isEmpty() && universe.isEmpty() && brightness.isEmpty();

@@ -66,6 +66,10 @@ public record Section(
     return new Section(pixels, newNullPixels, group, fold, backward, colourOrder, brightness, hold);
   }
 
+  public Section withBrightness(Optional<Integer> newBrightness) {
+    return new Section(pixels, nullPixels, group, fold, backward, colourOrder, newBrightness, hold);
+  }
+
   public Section withColourOrder(Optional<ColourOrder> newOrder) {
     return new Section(pixels, nullPixels, group, fold, backward, newOrder, brightness, hold);
   }

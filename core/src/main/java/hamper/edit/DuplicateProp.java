@@ -68,7 +68,8 @@ public record DuplicateProp(String prop, List<Copy> copies, boolean mirrorImage)
           free,
           mirrorImage ? MirrorImage.of(string.dataIn()) : string.dataIn(),
           string.connector(),
-          string.leadMetres());
+          string.leadMetres(),
+          string.wiring());
     } else if (piece instanceof Circuit circuit) {
       return new Circuit(
           id, circuit.name(), circuit.threshold(), circuit.safeOn(), Optional.empty());

@@ -40,6 +40,12 @@ public sealed interface Edit
         PutSubnet,
         RemoveSubnet,
         AddToCatalogue,
+        PutSupply,
+        RemoveSupply,
+        PutMainsCircuit,
+        RemoveMainsCircuit,
+        SetFeeds,
+        SetJoint,
         Restore {
 
   /**

@@ -51,6 +51,9 @@ public record ExchangeController(String controller, String model) implements Edi
             before.sending(),
             before.adapters(),
             List.of(),
+            before.powered().stream()
+                .filter(one -> one.input() <= next.powerInputs().size())
+                .toList(),
             before.runs());
     Controller fitted = SetMode.fitted(next, withoutBoxes(next, exchanged));
     return held.withControllers(Runs.change(held.controllers(), controller, other -> fitted));

@@ -4,6 +4,8 @@ import hamper.display.Controller;
 import hamper.display.Display;
 import hamper.display.Plan;
 import hamper.display.Prop;
+import hamper.display.SitePower;
+import hamper.display.Supply;
 import hamper.display.Zone;
 import java.util.List;
 import java.util.Optional;
@@ -16,7 +18,9 @@ public record RemoveZone(String zone) implements Edit {
     List<Zone> zones = Lists.remove(display.zones(), zone, other -> other.id(), "zone");
     List<Prop> props = display.props().stream().map(this::leave).toList();
     List<Controller> controllers = display.controllers().stream().map(this::leave).toList();
-    return display.withProps(props).withControllers(controllers).withZones(zones);
+    SitePower power =
+        display.power().withSupplies(display.power().supplies().stream().map(this::leave).toList());
+    return display.withProps(props).withControllers(controllers).withPower(power).withZones(zones);
   }
 
   private Prop leave(Prop prop) {
@@ -29,6 +33,12 @@ public record RemoveZone(String zone) implements Edit {
     return controller.settings().zone().filter(zone::equals).isEmpty()
         ? controller
         : controller.withSettings(controller.settings().withZone(Optional.empty()));
+  }
+
+  private Supply leave(Supply supply) {
+    return supply.zone().filter(zone::equals).isEmpty()
+        ? supply
+        : supply.withZone(Optional.empty());
   }
 
   @Override

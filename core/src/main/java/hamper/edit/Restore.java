@@ -8,6 +8,7 @@ import hamper.display.Display;
 import hamper.display.DisplaySettings;
 import hamper.display.Plan;
 import hamper.display.Prop;
+import hamper.display.SitePower;
 import hamper.display.Subnet;
 import hamper.display.Zone;
 import hamper.value.Require;
@@ -35,6 +36,7 @@ public record Restore(
     Optional<Parts<Zone>> zones,
     Optional<Parts<Prop>> props,
     Optional<Parts<Controller>> controllers,
+    Optional<SitePower> power,
     Optional<List<Accepted>> accepted)
     implements Edit {
 
@@ -61,6 +63,7 @@ public record Restore(
         parts(from.zones(), to.zones(), Zone::id),
         parts(from.props(), to.props(), Prop::id),
         parts(from.controllers(), to.controllers(), Controller::id),
+        from.power().equals(to.power()) ? Optional.empty() : Optional.of(to.power()),
         from.accepted().equals(to.accepted()) ? Optional.empty() : Optional.of(to.accepted()));
   }
 
@@ -76,6 +79,7 @@ public record Restore(
         apply(zones, now.zones(), Zone::id),
         apply(props, now.props(), Prop::id),
         apply(controllers, now.controllers(), Controller::id),
+        power.orElse(now.power()),
         accepted.orElse(now.accepted()));
   }
 

@@ -1,5 +1,6 @@
 package hamper.edit;
 
+import hamper.catalog.Gauge;
 import hamper.display.Display;
 import hamper.display.LegAt;
 import hamper.display.Plan;
@@ -11,13 +12,19 @@ import java.util.Optional;
  * Sets null pixels and cable of the gap before a leg.
  *
  * @param cableMetres (m); left out: as estimated from the positions of zones
+ * @param cableGauge left out: the usual one
  */
-public record SetGap(String piece, int nullPixels, Optional<Double> cableMetres) implements Edit {
+public record SetGap(
+    String piece, int nullPixels, Optional<Double> cableMetres, Optional<Gauge> cableGauge)
+    implements Edit {
   @Override
   public Display change(Plan plan) {
     LegAt at = patched(plan, piece);
     return Runs.changeLeg(
-        plan.display(), at.port(), at.index(), leg -> leg.withGap(nullPixels, cableMetres));
+        plan.display(),
+        at.port(),
+        at.index(),
+        leg -> leg.withGap(nullPixels, cableMetres, cableGauge));
   }
 
   @Override

@@ -258,18 +258,33 @@ public final class Ladder {
 
   /** Where the voltage is least. */
   public Low lowest() {
+    return lowest(1, positions());
+  }
+
+  /**
+   * Where the voltage is least among some positions.
+   *
+   * @param first of them, from 1
+   * @param last of them
+   */
+  public Low lowest(int first, int last) {
+    Require.inRange("first", first, 1, last);
+    Require.inRange("last", last, first, positions());
     double least = Double.MAX_VALUE;
+    double[] leasts = new double[taps.length + 1];
     for (int i = -1; i < taps.length; i++) {
-      if (from(i) <= to(i)) {
-        least = Math.min(least, voltsAt(bottom(i), i));
-      }
+      int low = Math.max(first, from(i));
+      int high = Math.min(last, to(i));
+      leasts[i + 1] = low <= high ? voltsAt(bottom(i, low, high), i) : Double.MAX_VALUE;
+      least = Math.min(least, leasts[i + 1]);
     }
-    for (int i = -1; i < taps.length; i++) {
-      if (from(i) <= to(i) && voltsAt(bottom(i), i) <= least + EQUAL_VOLTS) {
-        return new Low(firstBelow(i, least + EQUAL_VOLTS), least);
-      }
+    int nearest = -1;
+    while (leasts[nearest + 1] > least + EQUAL_VOLTS) {
+      nearest++;
     }
-    throw new IllegalStateException("a ladder has at least one position");
+    int low = Math.max(first, from(nearest));
+    int bottom = bottom(nearest, low, Math.min(last, to(nearest)));
+    return new Low(firstBelow(nearest, low, bottom, least + EQUAL_VOLTS), least);
   }
 
   /** The positions whose last tap is this one. */
@@ -282,12 +297,12 @@ public final class Ladder {
   }
 
   /**
-   * The lowest point between two taps: the current on the wire only falls along the way, so the
-   * voltage falls as long as current flows to the right, and rises after.
+   * The lowest point among positions between two taps: the current on the wire only falls along the
+   * way, so the voltage falls as long as current flows to the right, and rises after.
    */
-  private int bottom(int tap) {
-    int low = from(tap);
-    int high = to(tap);
+  private int bottom(int tap, int first, int last) {
+    int low = first;
+    int high = last;
     while (low < high) {
       int middle = low + (high - low) / 2;
       if (voltsAt(middle + 1, tap) < voltsAt(middle, tap)) {
@@ -300,9 +315,9 @@ public final class Ladder {
   }
 
   /** The first position of the falling side that is at or below so many volts. */
-  private int firstBelow(int tap, double volts) {
-    int low = from(tap);
-    int high = bottom(tap);
+  private int firstBelow(int tap, int first, int bottom, double volts) {
+    int low = first;
+    int high = bottom;
     while (low < high) {
       int middle = low + (high - low) / 2;
       if (voltsAt(middle, tap) <= volts) {

@@ -66,6 +66,7 @@ class HardwareChecksTest {
             Sending.live(),
             List.of(),
             cables,
+            List.of(),
             List.of(runs));
     Display display =
         new Display(

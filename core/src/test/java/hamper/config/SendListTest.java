@@ -82,6 +82,7 @@ class SendListTest {
         sending,
         List.of(),
         List.of(),
+        List.of(),
         List.of(Samples.run(1, "a"), DMX));
   }
 

@@ -42,7 +42,7 @@ class CableTest {
 
   @Test
   void whatSomebodyEnteredCountsEvenNothing() {
-    assertThat(cable(Leg.of("a").withGap(0, Optional.of(0.0))))
+    assertThat(cable(Leg.of("a").withGap(0, Optional.of(0.0), Optional.empty())))
         .isEqualTo(new Cable(0, Cable.Origin.ENTERED));
   }
 

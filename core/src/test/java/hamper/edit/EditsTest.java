@@ -9,6 +9,7 @@ import hamper.address.PortStart;
 import hamper.address.Protocol;
 import hamper.address.StartsPer;
 import hamper.catalog.DeviceModel;
+import hamper.catalog.Gauge;
 import hamper.catalog.PixelLimit;
 import hamper.catalog.PortGroup;
 import hamper.catalog.PortKind;
@@ -159,7 +160,7 @@ class EditsTest {
             patch(SECOND, null, "d"),
             patch(SECOND, "c", "a", "d"),
             new UnpatchPieces(List.of("a", "c")),
-            new SetGap("b", 3, Optional.of(4.5)),
+            new SetGap("b", 3, Optional.of(4.5), Optional.of(Gauge.awg(16))),
             new SetMirror("c", Optional.of("a")),
             new SetSection("b", 0, Section.of(25)),
             new SetPiece(new hamper.display.PixelString("b", "new", "rgb", List.of(Section.of(3)))),
@@ -212,7 +213,7 @@ class EditsTest {
 
   @Test
   void aMovedLegKeepsItsGap() {
-    Plan gapped = new SetGap("b", 2, Optional.of(6.0)).applyTo(plan).plan();
+    Plan gapped = new SetGap("b", 2, Optional.of(6.0), Optional.empty()).applyTo(plan).plan();
     Plan moved = patch(SECOND, null, "b").applyTo(gapped).plan();
     assertThat(moved.leg("b").orElseThrow().leg().nullPixels()).isEqualTo(2);
   }

@@ -31,7 +31,8 @@ class EntryEditsTest {
   }
 
   private static PixelString string(String id, String dataIn, Section... sections) {
-    return new PixelString(id, "one", "rgb", List.of(sections), dataIn, "JST", 1.5);
+    return new PixelString(
+        id, "one", "rgb", List.of(sections), dataIn, "JST", 1.5, Optional.empty());
   }
 
   private static Controller in(String zone, Controller controller) {

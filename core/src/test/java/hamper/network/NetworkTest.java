@@ -59,7 +59,17 @@ class NetworkTest {
             Optional.of("h"),
             Optional.empty());
     return new Controller(
-        id, id, id, "any", settings, Optional.empty(), sending, adapters, List.of(), runs);
+        id,
+        id,
+        id,
+        "any",
+        settings,
+        Optional.empty(),
+        sending,
+        adapters,
+        List.of(),
+        List.of(),
+        runs);
   }
 
   private static Display display(Controller... controllers) {

@@ -44,7 +44,7 @@ public final class Samples {
 
   private Samples() {}
 
-  /** 24 bits at 800 kHz for three channels, 8 bits a channel in general. */
+  /** 24 bits at 800 kHz for three channels, 8 bits a channel in general; no hog of current. */
   public static PixelType pixelType(String id, String order) {
     return new PixelType(
         id,
@@ -58,8 +58,8 @@ public final class Samples {
         0,
         12,
         9.5,
-        42,
-        1);
+        2,
+        0.1);
   }
 
   /** A type for each number of channels: c1 to c6. */

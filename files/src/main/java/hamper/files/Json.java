@@ -2,19 +2,29 @@ package hamper.files;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonSetter;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.annotation.JsonValue;
+import com.fasterxml.jackson.annotation.Nulls;
 import hamper.address.ColourOrder;
 import hamper.address.IpAddress;
+import hamper.catalog.Gauge;
 import hamper.display.Circuit;
+import hamper.display.Conductor;
+import hamper.display.Controller;
+import hamper.display.ControllerSettings;
+import hamper.display.Feed;
 import hamper.display.Fixture;
+import hamper.display.Leg;
 import hamper.display.Piece;
 import hamper.display.PixelString;
+import hamper.display.PoweredInput;
 import hamper.display.SerialDimmer;
 import hamper.display.StripDecoder;
 import hamper.display.Wall;
 import hamper.edit.Edit;
+import java.util.List;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.MapperFeature;
@@ -46,6 +56,10 @@ public final class Json {
             include -> include.withValueInclusion(JsonInclude.Include.NON_ABSENT))
         .addMixIn(ColourOrder.class, ColourOrderText.class)
         .addMixIn(IpAddress.class, IpAddressText.class)
+        .addMixIn(Gauge.class, GaugeText.class)
+        .addMixIn(Leg.class, LegAdditions.class)
+        .addMixIn(Controller.class, ControllerAdditions.class)
+        .addMixIn(ControllerSettings.class, SettingsAdditions.class)
         .addMixIn(Piece.class, PieceKinds.class)
         .addMixIn(Edit.class, EditTypes.class);
     for (Class<?> edit : Edit.class.getPermittedSubclasses()) {
@@ -68,6 +82,34 @@ public final class Json {
 
     @JsonValue
     abstract String text();
+  }
+
+  private abstract static class GaugeText {
+    @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
+    GaugeText(String text) {}
+
+    @JsonValue
+    abstract String text();
+  }
+
+  // What was added to a value after the first version: the log keeps edits that know nothing of it.
+
+  private interface LegAdditions {
+    @JsonSetter(nulls = Nulls.AS_EMPTY)
+    List<Conductor> cut();
+
+    @JsonSetter(nulls = Nulls.AS_EMPTY)
+    List<Feed> feeds();
+  }
+
+  private interface ControllerAdditions {
+    @JsonSetter(nulls = Nulls.AS_EMPTY)
+    List<PoweredInput> powered();
+  }
+
+  private interface SettingsAdditions {
+    @JsonSetter(nulls = Nulls.AS_EMPTY)
+    String note();
   }
 
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")

@@ -274,7 +274,8 @@ final class PropRowReader {
         sections,
         cells.text(PropColumn.DATA_IN),
         cells.text(PropColumn.CONNECTOR),
-        cells.metres(PropColumn.LEAD));
+        cells.metres(PropColumn.LEAD),
+        Optional.empty());
   }
 
   private PixelType type(String cell) {

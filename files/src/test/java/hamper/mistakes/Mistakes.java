@@ -222,7 +222,7 @@ final class Mistakes {
             yard ->
                 yard.controller("t1", TWELVE)
                     .string("ta", "t1", 1, 50)
-                    .edit(new SetGap("ta", 0, Optional.of(8.0))),
+                    .edit(new SetGap("ta", 0, Optional.of(8.0), Optional.empty())),
             "ta",
             "8.0 m",
             "5 m"),

@@ -37,6 +37,12 @@ class SeededMistakesTest {
         seeded, correct, remedies);
   }
 
+  private static List<Mistake> all() {
+    List<Mistake> all = new ArrayList<>(Mistakes.all());
+    all.addAll(PowerMistakes.all());
+    return all;
+  }
+
   private static List<Finding> findings(Plan plan) {
     return Checks.all(Facts.of(plan));
   }
@@ -44,7 +50,7 @@ class SeededMistakesTest {
   @Test
   void thereIsAMistakeForEveryCheck() {
     Set<String> codes = new TreeSet<>();
-    Mistakes.all().forEach(mistake -> codes.add(mistake.code()));
+    all().forEach(mistake -> codes.add(mistake.code()));
     assertThat(codes)
         .containsExactlyElementsOf(
             new TreeSet<>(Checks.ALL.stream().map(Check::page).map(page -> page.code()).toList()));
@@ -70,7 +76,7 @@ class SeededMistakesTest {
   @TestFactory
   Stream<DynamicTest> aMistakeIsFoundOnceWhereItIsAndItsRemediesClearIt() {
     Map<String, Plan> backgrounds = Backgrounds.three();
-    return Mistakes.all().stream()
+    return all().stream()
         .flatMap(
             mistake ->
                 backgrounds.entrySet().stream()
@@ -123,6 +129,8 @@ class SeededMistakesTest {
         .piece()
         .or(() -> subject.port().map(plan::written))
         .or(subject::controller)
+        .or(subject::supply)
+        .or(subject::mains)
         .orElseThrow();
   }
 }

@@ -9,34 +9,46 @@ import hamper.display.ControllerSettings;
 import hamper.display.Display;
 import hamper.display.DisplaySettings;
 import hamper.display.Leg;
+import hamper.display.MainsCircuit;
 import hamper.display.Piece;
 import hamper.display.PixelString;
 import hamper.display.Plan;
+import hamper.display.PoweredInput;
 import hamper.display.Prop;
 import hamper.display.Run;
 import hamper.display.Section;
+import hamper.display.SitePower;
 import hamper.display.Subnet;
+import hamper.display.Supply;
 import hamper.display.Zone;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.IntStream;
 
 /**
  * Large, plausible displays without a mistake: strings of one to four sections on controllers of
- * several makers, fed by one computer for every twenty.
+ * several makers, fed by one computer for every twenty, with a supply each and a mains circuit for
+ * every two.
  */
 public final class LargeDisplays {
   private static final List<String> MODELS =
       List.of("ostrand-twelve", "velmo-reach-32", "ostrand-twelve", "pelloway-hat");
   private static final int PORTS_IN_USE = 10;
   private static final int CONTROLLERS_A_HOST = 20;
+  private static final int CONTROLLERS_A_MAINS = 2;
+
+  /** For each pixel: what it draws at the usual brightness, and half as much again (A). */
+  private static final double AMPS_A_PIXEL = 0.02;
 
   private final Random random;
   private final Catalog catalog;
   private final List<Prop> props = new ArrayList<>();
   private final List<Controller> controllers = new ArrayList<>();
   private final List<Zone> zones = new ArrayList<>();
+  private final List<Supply> supplies = new ArrayList<>();
+  private final List<MainsCircuit> mains = new ArrayList<>();
 
   private LargeDisplays(Catalog catalog, long seed) {
     this.catalog = catalog;
@@ -87,6 +99,7 @@ public final class LargeDisplays {
             zones,
             props,
             controllers,
+            new SitePower(supplies, mains),
             List.of());
     return new Plan(display, catalog);
   }
@@ -111,11 +124,13 @@ public final class LargeDisplays {
     String model = MODELS.get(index % MODELS.size());
     String zone = zones.get(random.nextInt(zones.size())).id();
     int ports = Math.min(PORTS_IN_USE, model.equals("pelloway-hat") ? 2 : PORTS_IN_USE);
+    String supply = "s" + (index + 1);
+    supply(index, zone, 10 + sections * pixels * AMPS_A_PIXEL);
     List<Run> runs = new ArrayList<>();
     for (int port = 1; port <= ports; port++) {
       int share = sections * port / ports - sections * (port - 1) / ports;
       if (share > 0) {
-        runs.add(Run.of(PortKind.PIXEL, port, legs(id + "-" + port, zone, share, pixels)));
+        runs.add(Run.of(PortKind.PIXEL, port, legs(id + "-" + port, zone, supply, share, pixels)));
       }
     }
     ControllerSettings settings =
@@ -125,12 +140,34 @@ public final class LargeDisplays {
             .withSource(Optional.of("h" + (index / CONTROLLERS_A_HOST + 1)))
             .withZone(Optional.of(zone));
     controllers.add(
-        new Controller(
-            id, "K" + (index + 1), "Controller", model, settings, Optional.empty(), runs));
+        new Controller(id, "K" + (index + 1), "Controller", model, settings, Optional.empty(), runs)
+            .withPowered(powered(model, supply)));
   }
 
-  private List<Leg> legs(String name, String zone, int sections, int pixels) {
+  private List<PoweredInput> powered(String model, String supply) {
+    return IntStream.rangeClosed(1, catalog.model(model).orElseThrow().powerInputs().size())
+        .mapToObj(input -> new PoweredInput(input, supply))
+        .toList();
+  }
+
+  private void supply(int index, String zone, double amps) {
+    if (index % CONTROLLERS_A_MAINS == 0) {
+      mains.add(new MainsCircuit("m" + mains.size(), "Circuit " + mains.size(), 230, 63, 0));
+    }
+    supplies.add(
+        new Supply(
+            "s" + (index + 1),
+            "Supply " + (index + 1),
+            Optional.of(zone),
+            12,
+            amps,
+            Optional.of(mains.get(mains.size() - 1).id()),
+            Optional.empty()));
+  }
+
+  private List<Leg> legs(String name, String zone, String supply, int sections, int pixels) {
     List<Leg> legs = new ArrayList<>();
+    int before = 0;
     int left = sections;
     while (left > 0) {
       int count = Math.min(left, 1 + random.nextInt(4));
@@ -139,9 +176,11 @@ public final class LargeDisplays {
         made.add(Section.of(Math.max(1, pixels - 2 + random.nextInt(5))));
       }
       String id = name + "-" + (legs.size() + 1);
-      List<Piece> pieces = List.of(new PixelString(id, "string", "node-12v", made));
+      PixelString string = new PixelString(id, "string", "node-12v", made);
+      List<Piece> pieces = List.of(string);
       props.add(new Prop("p-" + id, "Prop " + id, Optional.of(zone), Optional.empty(), pieces));
-      legs.add(Leg.of(id));
+      legs.add(Feeding.fed(Leg.of(id), supply, before, string.places()));
+      before += string.places();
       left -= count;
     }
     return legs;

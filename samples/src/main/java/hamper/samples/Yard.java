@@ -9,22 +9,31 @@ import hamper.catalog.ProtocolSupport;
 import hamper.display.Controller;
 import hamper.display.ControllerSettings;
 import hamper.display.Display;
+import hamper.display.Leg;
+import hamper.display.LegAt;
 import hamper.display.Piece;
 import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.PortRef;
+import hamper.display.PoweredInput;
 import hamper.display.Prop;
+import hamper.display.Run;
 import hamper.display.Section;
+import hamper.display.SitePower;
 import hamper.display.Subnet;
+import hamper.display.Supply;
 import hamper.edit.Edit;
 import hamper.edit.PatchPieces;
 import hamper.edit.PutController;
 import hamper.edit.PutProps;
+import hamper.edit.PutSupply;
 import hamper.edit.RemoveSubnet;
+import hamper.edit.SetFeeds;
 import hamper.network.AddressLine;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 
 /**
  * A display that is built step by step, as a planner would: each device right until it is changed.
@@ -39,6 +48,10 @@ public final class Yard {
           Optional.of(new IpAddress("10.0.200.1")),
           Optional.of(new IpAddress("10.0.250.254")));
 
+  private static final Supply SUPPLY =
+      new Supply(
+          "yard-12v", "Supply", Optional.empty(), 12, 1000, Optional.empty(), Optional.empty());
+
   private Plan plan;
   private int made;
 
@@ -48,7 +61,10 @@ public final class Yard {
 
   /** A subnet and a host that sends, h1. */
   public static Yard empty(Catalog catalog) {
-    Display display = Display.empty("Yard").withSubnets(List.of(SHOW));
+    Display display =
+        Display.empty("Yard")
+            .withSubnets(List.of(SHOW))
+            .withPower(new SitePower(List.of(SUPPLY), List.of()));
     Yard yard = new Yard(new Plan(display, catalog));
     yard.controller("h1", "show-computer");
     return yard;
@@ -56,7 +72,11 @@ public final class Yard {
 
   /** Goes on where another stopped; that one stays as it is. */
   public static Yard on(Plan plan) {
-    return new Yard(plan);
+    Yard yard = new Yard(plan);
+    if (plan.supply(SUPPLY.id()).isEmpty()) {
+      yard.edit(new PutSupply(SUPPLY));
+    }
+    return yard;
   }
 
   public Plan plan() {
@@ -68,7 +88,10 @@ public final class Yard {
     return this;
   }
 
-  /** Places a device: the next free address, its first protocol by unicast, fed by h1. */
+  /**
+   * Places a device: the next free address, its first protocol by unicast, fed by h1, its power
+   * inputs by one supply of 12 V.
+   */
   public Yard controller(String id, String model) {
     DeviceModel found = plan.catalog().model(model).orElseThrow();
     Optional<ProtocolSupport> first = found.protocols().stream().findFirst();
@@ -83,7 +106,14 @@ public final class Yard {
             .withSource(first.isPresent() ? Optional.of("h1") : Optional.empty());
     return edit(
         new PutController(
-            new Controller(id, id.toUpperCase(), id, model, fed, Optional.empty(), List.of())));
+            new Controller(id, id.toUpperCase(), id, model, fed, Optional.empty(), List.of())
+                .withPowered(powered(found))));
+  }
+
+  private static List<PoweredInput> powered(DeviceModel model) {
+    return IntStream.rangeClosed(1, model.powerInputs().size())
+        .mapToObj(input -> new PoweredInput(input, SUPPLY.id()))
+        .toList();
   }
 
   private static int size(ProtocolSupport support) {
@@ -112,10 +142,25 @@ public final class Yard {
   /** A prop of this piece, hung on the port of its kind. */
   public Yard hang(Piece piece, String controller, int port) {
     PortKind kind = piece.portKind();
-    return loose(piece)
+    loose(piece)
         .edit(
             new PatchPieces(
                 List.of(piece.id()), new PortRef(controller, kind, port), Optional.empty()));
+    return piece instanceof PixelString string ? feed(string) : this;
+  }
+
+  /** Feeds along the string, counted from its socket. */
+  private Yard feed(PixelString string) {
+    LegAt at = plan.leg(string.id()).orElseThrow();
+    Run run =
+        plan.existingController(at.port().controller())
+            .run(at.port().kind(), at.port().port())
+            .orElseThrow();
+    int before = 0;
+    for (Leg leg : run.legs().subList(0, at.index())) {
+      before += ((PixelString) plan.existingPiece(leg.piece()).piece()).places();
+    }
+    return edit(new SetFeeds(string.id(), Feeding.feeds(SUPPLY.id(), before, string.places())));
   }
 
   /** A prop of these pieces that hang nowhere. */

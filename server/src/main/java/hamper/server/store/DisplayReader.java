@@ -7,30 +7,39 @@ import hamper.address.PortStart;
 import hamper.address.Protocol;
 import hamper.address.Transport;
 import hamper.catalog.DeviceModel;
+import hamper.catalog.Gauge;
 import hamper.catalog.PixelType;
 import hamper.catalog.PortKind;
 import hamper.display.Accepted;
 import hamper.display.Adapter;
 import hamper.display.BankCable;
+import hamper.display.Conductor;
 import hamper.display.Controller;
 import hamper.display.ControllerSettings;
 import hamper.display.Display;
 import hamper.display.DisplaySettings;
+import hamper.display.Feed;
 import hamper.display.Hold;
 import hamper.display.InputRange;
 import hamper.display.Leg;
+import hamper.display.MainsCircuit;
 import hamper.display.Piece;
 import hamper.display.PixelString;
+import hamper.display.PoweredInput;
 import hamper.display.Prop;
 import hamper.display.Run;
 import hamper.display.Section;
 import hamper.display.Sending;
+import hamper.display.SitePower;
 import hamper.display.Subnet;
+import hamper.display.Supply;
+import hamper.display.Wiring;
 import hamper.display.Zone;
 import hamper.files.Json;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -64,8 +73,10 @@ final class DisplayReader {
             "prop_id, place",
             row -> row.getString("prop_id"),
             row -> piece(row, sections));
+    Map<String, List<Feed>> feeds =
+        grouped("feed", "piece_id, place", row -> row.getString("piece_id"), this::feed);
     Map<String, List<Leg>> legs =
-        grouped("leg", "controller_id, kind, port, place", this::laneOf, this::leg);
+        grouped("leg", "controller_id, kind, port, place", this::laneOf, row -> leg(row, feeds));
     Map<String, List<Run>> runs =
         grouped(
             "run",
@@ -94,6 +105,14 @@ final class DisplayReader {
             "controller_id, place",
             row -> row.getString("controller_id"),
             row -> new BankCable(row.getInt("bank"), row.getInt("box"), row.getDouble("metres")));
+    Map<String, List<PoweredInput>> powered =
+        grouped(
+            "powered_input",
+            "controller_id, input",
+            row -> row.getString("controller_id"),
+            row -> new PoweredInput(row.getInt("input"), row.getString("supply_id")));
+    SitePower power =
+        new SitePower(list("supply", this::supply), list("mains_circuit", this::mains));
     List<Subnet> subnets = list("subnet", this::subnet);
     List<Zone> zones = list("zone", this::zone);
     List<Prop> props = list("prop", row -> prop(row, pieces));
@@ -104,7 +123,9 @@ final class DisplayReader {
                 new Accepted(
                     row.getString("code"), row.getString("message"), row.getString("reason")));
     List<Controller> controllers =
-        list("controller", row -> controller(row, new Parts(inputs, adapters, cables, runs)));
+        list(
+            "controller",
+            row -> controller(row, new Parts(inputs, adapters, cables, powered, runs)));
     return db.sql("select * from display where id = :id")
         .param("id", id)
         .query(
@@ -121,6 +142,7 @@ final class DisplayReader {
                     zones,
                     props,
                     controllers,
+                    power,
                     accepted))
         .single();
   }
@@ -172,16 +194,60 @@ final class DisplayReader {
         sections.get(row.getString("id")),
         row.getString("data_in"),
         row.getString("connector"),
-        row.getDouble("lead_metres"));
+        row.getDouble("lead_metres"),
+        Optional.of(
+            new Wiring(
+                text(row, "gauge").map(Gauge::new),
+                decimal(row, "spacing_metres"),
+                row.getBoolean("data_only"),
+                decimal(row, "connector_amps"))));
   }
 
-  private Leg leg(ResultSet row) throws SQLException {
+  private Feed feed(ResultSet row) throws SQLException {
+    return new Feed(
+        row.getString("supply_id"),
+        row.getInt("position"),
+        decimal(row, "lead_metres"),
+        text(row, "gauge").map(Gauge::new),
+        decimal(row, "fuse_amps"));
+  }
+
+  private Supply supply(ResultSet row) throws SQLException {
+    return new Supply(
+        row.getString("id"),
+        row.getString("name"),
+        text(row, "zone_id"),
+        row.getDouble("volts"),
+        row.getDouble("amps"),
+        text(row, "mains_id"),
+        number(row, "efficiency_percent"));
+  }
+
+  private MainsCircuit mains(ResultSet row) throws SQLException {
+    return new MainsCircuit(
+        row.getString("id"),
+        row.getString("name"),
+        row.getDouble("volts"),
+        row.getDouble("amps"),
+        row.getDouble("other_watts"));
+  }
+
+  private static List<Conductor> cut(String names) {
+    return names.isEmpty()
+        ? List.of()
+        : Arrays.stream(names.split(" ")).map(Conductor::valueOf).toList();
+  }
+
+  private Leg leg(ResultSet row, Map<String, List<Feed>> feeds) throws SQLException {
     return new Leg(
         row.getString("piece_id"),
         row.getInt("null_pixels"),
         decimal(row, "cable_metres"),
         number(row, "box"),
-        text(row, "mirror_of"));
+        text(row, "mirror_of"),
+        text(row, "cable_gauge").map(Gauge::new),
+        cut(row.getString("cut")),
+        feeds.getOrDefault(row.getString("piece_id"), List.of()));
   }
 
   private Run run(ResultSet row, Map<String, List<Leg>> legs) throws SQLException {
@@ -225,6 +291,7 @@ final class DisplayReader {
       Map<String, List<InputRange>> inputs,
       Map<String, List<Adapter>> adapters,
       Map<String, List<BankCable>> cables,
+      Map<String, List<PoweredInput>> powered,
       Map<String, List<Run>> runs) {}
 
   private Controller controller(ResultSet row, Parts parts) throws SQLException {
@@ -260,6 +327,7 @@ final class DisplayReader {
             row.getString("host_name")),
         parts.adapters().getOrDefault(controllerId, List.of()),
         parts.cables().getOrDefault(controllerId, List.of()),
+        parts.powered().getOrDefault(controllerId, List.of()),
         parts.runs().getOrDefault(controllerId, List.of()));
   }
 

@@ -1,6 +1,7 @@
 package hamper.server.store;
 
 import hamper.address.IpAddress;
+import hamper.catalog.Gauge;
 import hamper.display.Accepted;
 import hamper.display.Adapter;
 import hamper.display.BankCable;
@@ -21,6 +22,7 @@ import hamper.files.Json;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** What of a display stands in which table. Parents before children. */
 final class DisplayTables {
@@ -39,6 +41,8 @@ final class DisplayTables {
               1,
               List.of("id", "place", "name", "east_metres", "north_metres"),
               DisplayTables::zones),
+          PowerTables.MAINS,
+          PowerTables.SUPPLIES,
           new Table(
               "prop",
               1,
@@ -57,6 +61,10 @@ final class DisplayTables {
                   "data_in",
                   "connector",
                   "lead_metres",
+                  "gauge",
+                  "spacing_metres",
+                  "data_only",
+                  "connector_amps",
                   "detail"),
               DisplayTables::pieces),
           new Table(
@@ -120,6 +128,7 @@ final class DisplayTables {
               2,
               List.of("controller_id", "place", "bank", "box", "metres"),
               DisplayTables::cables),
+          PowerTables.INPUTS,
           new Table(
               "run",
               3,
@@ -137,8 +146,11 @@ final class DisplayTables {
                   "null_pixels",
                   "cable_metres",
                   "box",
-                  "mirror_of"),
+                  "mirror_of",
+                  "cable_gauge",
+                  "cut"),
               DisplayTables::legs),
+          PowerTables.FEEDS,
           new Table(
               "accepted",
               1,
@@ -147,7 +159,7 @@ final class DisplayTables {
 
   private DisplayTables() {}
 
-  private static Object[] row(Object... values) {
+  static Object[] row(Object... values) {
     for (int i = 0; i < values.length; i++) {
       if (values[i] instanceof Optional<?> optional) {
         values[i] = optional.orElse(null);
@@ -229,11 +241,29 @@ final class DisplayTables {
           string.dataIn(),
           string.connector(),
           string.leadMetres(),
+          string.wires().gauge().map(Gauge::text),
+          string.wires().spacingMetres(),
+          string.wires().dataOnly(),
+          string.wires().connectorAmps(),
           null);
     }
     String detail = Json.MAPPER.writerFor(Piece.class).writeValueAsString(piece);
     String kind = Json.MAPPER.readTree(detail).get("kind").asString();
-    return row(piece.id(), prop.id(), place, kind, piece.name(), null, null, null, null, detail);
+    return row(
+        piece.id(),
+        prop.id(),
+        place,
+        kind,
+        piece.name(),
+        null,
+        null,
+        null,
+        null,
+        null,
+        null,
+        false,
+        null,
+        detail);
   }
 
   private static List<Object[]> sections(Display display) {
@@ -368,7 +398,9 @@ final class DisplayTables {
                   leg.nullPixels(),
                   leg.cableMetres(),
                   leg.box(),
-                  leg.mirrorOf()));
+                  leg.mirrorOf(),
+                  leg.cableGauge().map(Gauge::text),
+                  leg.cut().stream().map(Enum::name).collect(Collectors.joining(" "))));
         }
       }
     }

@@ -1,0 +1,157 @@
+package hamper.advise;
+
+import hamper.catalog.PortKind;
+import hamper.check.Facts;
+import hamper.check.Finding;
+import hamper.check.Subject;
+import hamper.display.Brightness;
+import hamper.display.Controller;
+import hamper.display.Leg;
+import hamper.display.PieceAt;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Run;
+import hamper.display.Section;
+import hamper.edit.Edit;
+import hamper.edit.PutController;
+import hamper.edit.SetSection;
+import hamper.edit.Together;
+import hamper.load.FeedLoad;
+import hamper.load.Island;
+import hamper.load.RunPower;
+import hamper.load.RunPowers;
+import hamper.load.SiteLoads;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Lowers the brightness of a run, or of a whole controller, to the most that its fuses, its pixels
+ * and its power inputs take.
+ */
+final class BrightnessAdviser implements Adviser {
+  private static final double VOLTAGE_MARGIN = 1.05;
+
+  @Override
+  public Stream<Edit> think(Facts facts, Finding finding) {
+    Plan plan = facts.plan();
+    Subject main = finding.subjects().get(0);
+    return main.controller().map(plan::existingController).stream()
+        .flatMap(controller -> lowered(plan, controller, scope(controller, main)).stream());
+  }
+
+  /**
+   * What is lowered.
+   *
+   * @param whole whether it is the controller and not one of its ports
+   */
+  private record Scope(boolean whole, List<Run> runs) {}
+
+  private static Scope scope(Controller controller, Subject main) {
+    return new Scope(
+        main.port().isEmpty(),
+        controller.runs().stream()
+            .filter(run -> run.kind() == PortKind.PIXEL && !run.legs().isEmpty())
+            .filter(run -> main.port().isEmpty() || main.port().get().port() == run.port())
+            .toList());
+  }
+
+  private static Optional<Edit> lowered(Plan plan, Controller controller, Scope scope) {
+    int low = 0;
+    int high =
+        scope.runs().stream().mapToInt(run -> brightest(plan, controller, run)).max().orElse(0);
+    // the most that holds; current and voltage only get better with less
+    while (low + 1 < high) {
+      int middle = (low + high) / 2;
+      Plan changed = edit(plan, controller, scope, middle).applyTo(plan).plan();
+      if (holds(changed, changed.existingController(controller.id()), scope)) {
+        low = middle;
+      } else {
+        high = middle;
+      }
+    }
+    return low == 0 ? Optional.empty() : Optional.of(edit(plan, controller, scope, low));
+  }
+
+  private static boolean holds(Plan plan, Controller controller, Scope scope) {
+    List<RunPower> all = RunPowers.of(plan, controller).toList();
+    boolean inputs =
+        SiteLoads.of(plan, all).inputs().stream()
+            .allMatch(load -> load.amps() <= load.rating().amps() * SiteLoads.PLANNED_SHARE);
+    return (!scope.whole() || inputs)
+        && all.stream()
+            .filter(
+                power -> scope.runs().stream().anyMatch(run -> run.port() == power.port().port()))
+            .allMatch(BrightnessAdviser::holds);
+  }
+
+  private static boolean holds(RunPower power) {
+    return power.feeds().allMatch(BrightnessAdviser::holds)
+        && power.islands().stream()
+            .flatMap(island -> island.reaches().stream())
+            .allMatch(BrightnessAdviser::holds);
+  }
+
+  private static boolean holds(FeedLoad feed) {
+    return feed.fuseAmps().isEmpty()
+        || feed.amps() <= feed.fuseAmps().get() * SiteLoads.PLANNED_SHARE;
+  }
+
+  private static boolean holds(Island.Reach reach) {
+    return reach.volts().isEmpty()
+        || reach.volts().get().volts() >= reach.leastVolts() * VOLTAGE_MARGIN;
+  }
+
+  private static int brightest(Plan plan, Controller controller, Run run) {
+    int most = 0;
+    for (Leg leg : run.legs()) {
+      PieceAt at = plan.existingPiece(leg.piece());
+      for (Section section : ((PixelString) at.piece()).sections()) {
+        most = Math.max(most, Brightness.percent(section, at.prop(), run, controller));
+      }
+    }
+    return most;
+  }
+
+  /** So many percent at most, also for those ports and sections with a brightness of their own. */
+  private static Edit edit(Plan plan, Controller controller, Scope scope, int percent) {
+    Controller lowered = controller;
+    if (scope.whole()) {
+      lowered = lowered.withSettings(lowered.settings().withBrightness(Optional.of(percent)));
+    }
+    List<Edit> sections = new ArrayList<>();
+    for (Run run : scope.runs()) {
+      if (!scope.whole() || run.brightness().isPresent()) {
+        int least = Math.min(percent, run.brightness().orElse(percent));
+        lowered = lowered.withRun(run.withBrightness(Optional.of(least)));
+      }
+      sections.addAll(sections(plan, controller, run, percent));
+    }
+    String what =
+        scope.whole()
+            ? controller.tag()
+            : plan.written(
+                new PortRef(controller.id(), PortKind.PIXEL, scope.runs().get(0).port()));
+    return new Together(
+        "Lower %s to %d %%".formatted(what, percent),
+        Stream.concat(Stream.of(new PutController(lowered)), sections.stream()).toList());
+  }
+
+  private static List<Edit> sections(Plan plan, Controller controller, Run run, int percent) {
+    List<Edit> edits = new ArrayList<>();
+    for (Leg leg : run.legs()) {
+      PieceAt at = plan.existingPiece(leg.piece());
+      List<Section> sections = ((PixelString) at.piece()).sections();
+      for (int i = 0; i < sections.size(); i++) {
+        Section section = sections.get(i);
+        boolean own = section.brightness().isPresent() || at.prop().brightness().isPresent();
+        if (own && Brightness.percent(section, at.prop(), run, controller) > percent) {
+          edits.add(new SetSection(leg.piece(), i, section.withBrightness(Optional.of(percent))));
+        }
+      }
+    }
+    return edits;
+  }
+}

@@ -1,0 +1,154 @@
+package hamper.advise;
+
+import hamper.check.Facts;
+import hamper.check.Finding;
+import hamper.check.Subject;
+import hamper.display.Controller;
+import hamper.display.Feed;
+import hamper.display.Leg;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Run;
+import hamper.display.Supply;
+import hamper.edit.Edit;
+import hamper.edit.PutController;
+import hamper.edit.PutSupply;
+import hamper.edit.SetFeeds;
+import hamper.edit.Together;
+import hamper.load.RunPower;
+import hamper.load.RunPowers;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Adds the fewest feeds: at joints, where a plug is opened anyway; soldered in between pixels where
+ * joints do not do.
+ */
+final class FeedAdviser implements Adviser {
+  /** Of a new feed's lead, where zones tell nothing (m). */
+  private static final double LEAD_METRES = 2;
+
+  @Override
+  public Stream<Edit> think(Facts facts, Finding finding) {
+    return finding.subjects().stream()
+        .map(Subject::port)
+        .flatMap(Optional::stream)
+        .limit(1)
+        .flatMap(
+            port ->
+                feeds(facts.plan(), port, finding.code().equals("feed-lost") ? ONE_LOST : WAYS));
+  }
+
+  @Override
+  public int most() {
+    return 2;
+  }
+
+  private record Way(FeedPlanner.Goal goal, boolean joints) {}
+
+  private static final List<Way> WAYS =
+      List.of(
+          new Way(FeedPlanner.Goal.ALL, true),
+          new Way(FeedPlanner.Goal.PLANNED, true),
+          new Way(FeedPlanner.Goal.ALL, false));
+
+  private static final List<Way> ONE_LOST =
+      List.of(new Way(FeedPlanner.Goal.ONE_LOST, true), new Way(FeedPlanner.Goal.ONE_LOST, false));
+
+  /** Edits that add feeds to a run, the one with the easiest work first. */
+  private static Stream<Edit> feeds(Plan plan, PortRef port, List<Way> ways) {
+    Controller controller = plan.existingController(port.controller());
+    Optional<Run> run = controller.run(port.kind(), port.port());
+    if (run.isEmpty() || RunPowers.of(plan, controller, run.get()).isEmpty()) {
+      return Stream.empty();
+    }
+    List<Edit> prepare = new ArrayList<>();
+    Supply supply = supply(plan, controller, run.get(), prepare);
+    Plan prepared = prepare.isEmpty() ? plan : new Together("-", prepare).applyTo(plan).plan();
+    return ways.stream()
+        .flatMap(way -> feeds(prepared, port, supply, way).stream())
+        .map(edits -> together(plan, port, prepare, edits));
+  }
+
+  private static Optional<List<Edit>> feeds(Plan plan, PortRef port, Supply supply, Way way) {
+    Controller controller = plan.existingController(port.controller());
+    Run run = controller.run(port.kind(), port.port()).orElseThrow();
+    boolean known = supply.zone().isPresent() && controller.settings().zone().isPresent();
+    Feed pattern =
+        new Feed(
+            supply.id(),
+            1,
+            known ? Optional.empty() : Optional.of(LEAD_METRES),
+            Optional.empty(),
+            Optional.empty());
+    List<FeedPlanner.Place> places =
+        way.joints() ? FeedPlanner.joints(plan, run) : FeedPlanner.between(plan, run);
+    return FeedPlanner.fewest(plan, controller, run, pattern, way.goal(), places)
+        .map(changed -> edits(run, changed));
+  }
+
+  private static List<Edit> edits(Run before, Run after) {
+    List<Edit> edits = new ArrayList<>();
+    for (int i = 0; i < before.legs().size(); i++) {
+      Leg leg = after.legs().get(i);
+      if (!leg.equals(before.legs().get(i))) {
+        edits.add(new SetFeeds(leg.piece(), leg.feeds()));
+      }
+    }
+    return edits;
+  }
+
+  private static Edit together(Plan plan, PortRef port, List<Edit> prepare, List<Edit> edits) {
+    int count =
+        edits.stream()
+            .mapToInt(
+                edit ->
+                    ((SetFeeds) edit).feeds().size()
+                        - plan.leg(((SetFeeds) edit).piece()).orElseThrow().leg().feeds().size())
+            .sum();
+    String title =
+        "Add %s to %s".formatted(count == 1 ? "a feed" : count + " feeds", plan.written(port));
+    return new Together(title, Stream.concat(prepare.stream(), edits.stream()).toList());
+  }
+
+  /** The supply that feeds the run already; else one for the controller, old or new. */
+  private static Supply supply(Plan plan, Controller controller, Run run, List<Edit> prepare) {
+    RunPower power = RunPowers.of(plan, controller, run).orElseThrow();
+    Optional<Supply> own = power.ownFeed().flatMap(feed -> feed.supply());
+    if (own.isPresent()) {
+      return own.get();
+    }
+    PixelString first = (PixelString) plan.existingPiece(run.legs().get(0).piece()).piece();
+    double volts = plan.typeOf(first).volts();
+    Supply chosen =
+        power
+            .feeds()
+            .flatMap(feed -> feed.supply().stream())
+            .findFirst()
+            .or(() -> ofController(plan, controller, volts))
+            .orElseGet(
+                () -> {
+                  Supply made = NewSupply.forController(plan, controller, volts);
+                  prepare.add(new PutSupply(made));
+                  return made;
+                });
+    if (power.ownFeed().isPresent()) {
+      power
+          .input()
+          .ifPresent(
+              input -> prepare.add(new PutController(NewSupply.on(controller, input, chosen))));
+    }
+    return chosen;
+  }
+
+  /** One that feeds another input of the controller. */
+  private static Optional<Supply> ofController(Plan plan, Controller controller, double volts) {
+    return controller.powered().stream()
+        .map(one -> plan.existingSupply(one.supply()))
+        .filter(supply -> supply.volts() == volts)
+        .findFirst();
+  }
+}

@@ -1,0 +1,297 @@
+package hamper.advise;
+
+import hamper.display.Controller;
+import hamper.display.Feed;
+import hamper.display.Leg;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.Run;
+import hamper.display.Wiring;
+import hamper.load.FeedLoad;
+import hamper.load.Island;
+import hamper.load.RunPower;
+import hamper.load.RunPowers;
+import hamper.load.SiteLoads;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/**
+ * Finds the fewest extra feeds that set a run right.
+ *
+ * <p>Feeds of one supply only help each other: one more raises every voltage and relieves every
+ * other fuse. So a choice that fails even with all later places added need not be looked into, and
+ * numbers are tried from one upwards. Past {@link #MOST_TRIED} choices the search gives up on being
+ * minimal: it adds what helps most, and takes away again what is not needed.
+ */
+final class FeedPlanner {
+  /** What the feeds have to bring about. */
+  enum Goal {
+    /** Voltage with its margin, and every fuse, at planned brightness and at 100 %. */
+    ALL,
+    /** Every voltage enough, and no fuse overloaded at planned brightness. */
+    PLANNED,
+    /** As all, and every voltage enough with any one feed lost. */
+    ONE_LOST
+  }
+
+  /**
+   * A place where a feed could be put.
+   *
+   * @param leg its index in the run
+   * @param position of the string, from 1
+   */
+  record Place(int leg, int position) {}
+
+  private static final List<Double> FUSES = List.of(1.0, 2.0, 3.0, 4.0, 5.0, 7.5, 10.0, 15.0, 20.0);
+  private static final double VOLTAGE_MARGIN = 1.05;
+  private static final int MOST_TRIED = 5000;
+  private static final int MOST_PLACES_BETWEEN = 24;
+
+  private final Plan plan;
+  private final Controller controller;
+  private final Run run;
+  private final Feed pattern;
+  private final Goal goal;
+  private int tried;
+
+  /**
+   * @param pattern how each new feed is to be, wherever it is put
+   */
+  private FeedPlanner(Plan plan, Controller controller, Run run, Feed pattern, Goal goal) {
+    this.plan = plan;
+    this.controller = controller;
+    this.run = run;
+    this.goal = goal;
+    double most = mostFuse(plan, run, pattern);
+    this.pattern =
+        new Feed(
+            pattern.supply(),
+            1,
+            pattern.leadMetres(),
+            pattern.gauge(),
+            Optional.of(FUSES.stream().filter(f -> f <= most).reduce((a, b) -> b).orElse(most)));
+  }
+
+  /**
+   * The run with the fewest feeds more that reach the goal; empty where no choice does.
+   *
+   * @param places where feeds may be put
+   */
+  static Optional<Run> fewest(
+      Plan plan, Controller controller, Run run, Feed pattern, Goal goal, List<Place> places) {
+    FeedPlanner planner = new FeedPlanner(plan, controller, run, pattern, goal);
+    return planner.search(places).map(planner::withSmallFuses);
+  }
+
+  /** Where legs meet, and the far end of the run. */
+  static List<Place> joints(Plan plan, Run run) {
+    List<Place> places = new ArrayList<>();
+    int last = run.legs().size() - 1;
+    for (int i = 0; i <= last; i++) {
+      if (i > 0 || string(plan, run, i).wires().dataOnly()) {
+        places.add(new Place(i, 1));
+      }
+    }
+    places.add(new Place(last, string(plan, run, last).places()));
+    return free(run, places);
+  }
+
+  /** Joints, and places along the strings at even distances. */
+  static List<Place> between(Plan plan, Run run) {
+    int total = 0;
+    for (int i = 0; i < run.legs().size(); i++) {
+      total += string(plan, run, i).places();
+    }
+    int step = Math.max(10, (total + MOST_PLACES_BETWEEN - 1) / MOST_PLACES_BETWEEN);
+    List<Place> places = new ArrayList<>(joints(plan, run));
+    for (int i = 0; i < run.legs().size(); i++) {
+      int count = string(plan, run, i).places();
+      for (int position = step; position < count; position += step) {
+        places.add(new Place(i, position));
+      }
+    }
+    places.sort(Comparator.comparingInt(Place::leg).thenComparingInt(Place::position));
+    return free(run, places);
+  }
+
+  private static List<Place> free(Run run, List<Place> places) {
+    return places.stream()
+        .distinct()
+        .filter(
+            place ->
+                run.legs().get(place.leg()).feeds().stream()
+                    .noneMatch(feed -> feed.position() == place.position()))
+        .toList();
+  }
+
+  private static PixelString string(Plan plan, Run run, int leg) {
+    return (PixelString) plan.existingPiece(run.legs().get(leg).piece()).piece();
+  }
+
+  /** The most that lead, strings, cables and plugs of the run stand (A). */
+  private static double mostFuse(Plan plan, Run run, Feed pattern) {
+    double most = pattern.gaugeOrUsual().mostAmps();
+    for (int i = 0; i < run.legs().size(); i++) {
+      Wiring wires = string(plan, run, i).wires();
+      most = Math.min(most, wires.gaugeOrUsual().mostAmps());
+      most = Math.min(most, wires.connectorAmps().orElse(most));
+      most = Math.min(most, run.legs().get(i).gaugeOrUsual().mostAmps());
+    }
+    return most;
+  }
+
+  private Optional<Run> search(List<Place> places) {
+    if (places.isEmpty() || !reached(places)) {
+      return Optional.empty();
+    }
+    for (int count = 1; count <= places.size() && tried < MOST_TRIED; count++) {
+      List<Place> found = choose(places, 0, count, new ArrayList<>());
+      if (!found.isEmpty()) {
+        return Optional.of(with(found));
+      }
+    }
+    return Optional.of(with(greedy(places)));
+  }
+
+  /** The first choice of so many more places, from an index on, that reaches the goal. */
+  private List<Place> choose(List<Place> places, int from, int count, List<Place> chosen) {
+    if (count == 0) {
+      tried++;
+      return reached(chosen) ? List.copyOf(chosen) : List.of();
+    }
+    for (int i = from; i + count <= places.size() && tried < MOST_TRIED; i++) {
+      if (count > 1) {
+        tried++;
+        List<Place> all = new ArrayList<>(chosen);
+        all.addAll(places.subList(i, places.size()));
+        if (!reached(all)) {
+          return List.of(); // nor does any choice further on: it has fewer to choose from
+        }
+      }
+      chosen.add(places.get(i));
+      List<Place> found = choose(places, i + 1, count - 1, chosen);
+      chosen.remove(chosen.size() - 1);
+      if (!found.isEmpty()) {
+        return found;
+      }
+    }
+    return List.of();
+  }
+
+  private List<Place> greedy(List<Place> places) {
+    List<Place> chosen = new ArrayList<>();
+    List<Place> left = new ArrayList<>(places);
+    while (!reached(chosen)) {
+      Place best =
+          Collections.max(left, Comparator.comparingDouble(place -> margin(plus(chosen, place))));
+      left.remove(best);
+      chosen.add(best);
+    }
+    for (Place place : List.copyOf(chosen)) {
+      List<Place> without = new ArrayList<>(chosen);
+      without.remove(place);
+      if (!without.isEmpty() && reached(without)) {
+        chosen.remove(place);
+      }
+    }
+    return chosen;
+  }
+
+  private static List<Place> plus(List<Place> chosen, Place place) {
+    List<Place> all = new ArrayList<>(chosen);
+    all.add(place);
+    return all;
+  }
+
+  private Run with(List<Place> places) {
+    List<Leg> legs = new ArrayList<>(run.legs());
+    for (Place place : places) {
+      Leg leg = legs.get(place.leg());
+      List<Feed> feeds = new ArrayList<>(leg.feeds());
+      feeds.add(pattern.withPosition(place.position()));
+      legs.set(place.leg(), leg.withFeeds(feeds));
+    }
+    return run.withLegs(legs);
+  }
+
+  private RunPower solved(Run changed) {
+    return RunPowers.of(plan, controller, changed).orElseThrow();
+  }
+
+  private boolean reached(List<Place> places) {
+    return margin(places) >= 0;
+  }
+
+  /** How far the goal is kept, as a share of what is allowed; below 0 it is not reached. */
+  private double margin(List<Place> places) {
+    RunPower power = solved(with(places));
+    double least = Double.MAX_VALUE;
+    for (Island island : power.islands()) {
+      for (Island.Reach reach : island.reaches()) {
+        double wanted = reach.leastVolts() * (goal == Goal.PLANNED ? 1 : VOLTAGE_MARGIN);
+        double volts = reach.volts().map(Island.Low::volts).orElse(0.0);
+        least = Math.min(least, volts / wanted - 1);
+      }
+      if (goal == Goal.ONE_LOST && island.worstLoss().isPresent()) {
+        Island.Loss loss = island.worstLoss().get();
+        least = Math.min(least, loss.low().volts() / loss.leastVolts() - 1);
+      }
+    }
+    return Math.min(
+        least, power.feeds().mapToDouble(this::fuseMargin).min().orElse(Double.MAX_VALUE));
+  }
+
+  private double fuseMargin(FeedLoad feed) {
+    if (feed.fuseAmps().isEmpty()) {
+      return Double.MAX_VALUE;
+    }
+    double fuse = feed.fuseAmps().get();
+    double planned =
+        goal != Goal.PLANNED
+            ? Math.max(feed.amps() / SiteLoads.PLANNED_SHARE, feed.fullAmps())
+            : feed.amps();
+    return 1 - planned / fuse;
+  }
+
+  /** Each new feed with the smallest fuse that holds, also at 100 %. */
+  private Run withSmallFuses(Run changed) {
+    List<FeedLoad> loads = solved(changed).feeds().toList();
+    List<Leg> legs =
+        IntStream.range(0, changed.legs().size())
+            .mapToObj(
+                i -> {
+                  List<Feed> before = run.legs().get(i).feeds();
+                  return fused(changed.legs().get(i), before, loads);
+                })
+            .toList();
+    return changed.withLegs(legs);
+  }
+
+  private static Leg fused(Leg leg, List<Feed> before, List<FeedLoad> loads) {
+    List<Feed> feeds = new ArrayList<>();
+    for (int i = 0; i < leg.feeds().size(); i++) {
+      Feed feed = leg.feeds().get(i);
+      FeedLoad.FeedRef ref = new FeedLoad.FeedRef(leg.piece(), i);
+      double amps =
+          loads.stream()
+              .filter(load -> load.at().equals(Optional.of(ref)))
+              .mapToDouble(load -> Math.max(load.amps() / SiteLoads.PLANNED_SHARE, load.fullAmps()))
+              .findFirst()
+              .orElse(0);
+      feeds.add(before.contains(feed) ? feed : withFuse(feed, amps));
+    }
+    return leg.withFeeds(feeds);
+  }
+
+  private static Feed withFuse(Feed feed, double amps) {
+    double most = feed.fuseAmps().orElseThrow();
+    double fuse =
+        FUSES.stream().filter(size -> size >= amps && size <= most).findFirst().orElse(most);
+    return new Feed(
+        feed.supply(), feed.position(), feed.leadMetres(), feed.gauge(), Optional.of(fuse));
+  }
+}

@@ -1,0 +1,54 @@
+package hamper.advise;
+
+import hamper.display.Controller;
+import hamper.display.Plan;
+import hamper.display.PoweredInput;
+import hamper.display.Supply;
+import hamper.load.PortLoads;
+import hamper.load.SiteLoads;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/** Supplies that remedies bring along. */
+final class NewSupply {
+  /** Ratings that are sold (A). */
+  private static final List<Double> RATINGS =
+      List.of(5.0, 10.0, 15.0, 20.0, 30.0, 40.0, 50.0, 60.0, 80.0, 100.0, 150.0, 200.0, 400.0);
+
+  private NewSupply() {}
+
+  /** One that is large enough for all that hangs on a controller, standing beside it. */
+  static Supply forController(Plan plan, Controller controller, double volts) {
+    double amps = PortLoads.of(plan, controller).mapToDouble(load -> load.amps()).sum();
+    String tag = controller.tag();
+    String id =
+        IntStream.rangeClosed(1, plan.display().power().supplies().size() + 1)
+            .mapToObj(number -> "supply-%s-%d".formatted(tag.toLowerCase(), number))
+            .filter(made -> plan.supply(made).isEmpty())
+            .findFirst()
+            .orElseThrow();
+    return new Supply(
+        id,
+        "Supply " + tag,
+        controller.settings().zone(),
+        volts,
+        rating(amps / SiteLoads.PLANNED_SHARE).orElse(amps / SiteLoads.PLANNED_SHARE),
+        Optional.empty(),
+        Optional.empty());
+  }
+
+  /** The smallest rating that is sold and gives so many amperes. */
+  static Optional<Double> rating(double amps) {
+    return RATINGS.stream().filter(size -> size >= amps).findFirst();
+  }
+
+  /** The controller with a power input on a supply. */
+  static Controller on(Controller controller, int input, Supply supply) {
+    List<PoweredInput> powered = new ArrayList<>(controller.powered());
+    powered.removeIf(one -> one.input() == input);
+    powered.add(new PoweredInput(input, supply.id()));
+    return controller.withPowered(powered);
+  }
+}

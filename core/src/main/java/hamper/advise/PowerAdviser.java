@@ -1,0 +1,261 @@
+package hamper.advise;
+
+import hamper.catalog.Gauge;
+import hamper.check.Facts;
+import hamper.check.Finding;
+import hamper.check.Subject;
+import hamper.display.Conductor;
+import hamper.display.Controller;
+import hamper.display.Feed;
+import hamper.display.Leg;
+import hamper.display.LegAt;
+import hamper.display.MainsCircuit;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.Run;
+import hamper.display.Supply;
+import hamper.edit.Edit;
+import hamper.edit.PutController;
+import hamper.edit.PutSupply;
+import hamper.edit.SetFeeds;
+import hamper.edit.SetGap;
+import hamper.edit.SetJoint;
+import hamper.edit.Together;
+import hamper.load.FeedLoad;
+import hamper.load.RunPower;
+import hamper.load.SiteLoads;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+
+/** Puts joints, fuses, leads and supplies right. */
+final class PowerAdviser implements Adviser {
+  @Override
+  public Stream<Edit> think(Facts facts, Finding finding) {
+    Subject main = finding.subjects().get(0);
+    Plan plan = facts.plan();
+    return switch (finding.code()) {
+      case "data-cut" -> joined(plan, main, Conductor.DATA);
+      case "common-negative" -> joined(plan, main, Conductor.NEGATIVE);
+      case "no-feed" -> joined(plan, main, Conductor.POSITIVE);
+      case "supplies-joined" -> Stream.concat(oneSupply(facts, main), cut(facts, main));
+      case "supply-unknown" -> named(facts, main);
+      case "supply-voltage" -> otherSupply(facts, main);
+      case "fuse-wire" -> smallerFuse(plan, main, finding);
+      case "ground-shift" -> thickerLead(plan, main);
+      case "supply-load" -> larger(facts, main);
+      case "mains-load" -> otherMains(facts, main);
+      default -> Stream.empty();
+    };
+  }
+
+  /** The conductor let through the joint. */
+  private static Stream<Edit> joined(Plan plan, Subject main, Conductor conductor) {
+    return leg(plan, main)
+        .filter(leg -> leg.cut().contains(conductor))
+        .map(
+            leg ->
+                new SetJoint(
+                    leg.piece(), leg.cut().stream().filter(one -> one != conductor).toList()));
+  }
+
+  private static Stream<Leg> leg(Plan plan, Subject subject) {
+    return subject.piece().flatMap(plan::leg).map(LegAt::leg).stream();
+  }
+
+  private static Stream<RunPower> power(Facts facts, Subject main) {
+    return facts.power().stream().filter(run -> main.port().equals(Optional.of(run.port())));
+  }
+
+  /** Positive cut at the joint before the first string that another supply feeds. */
+  private static Stream<Edit> cut(Facts facts, Subject main) {
+    return leg(facts.plan(), main)
+        .map(
+            leg ->
+                new SetJoint(
+                    leg.piece(),
+                    Stream.concat(leg.cut().stream(), Stream.of(Conductor.POSITIVE)).toList()));
+  }
+
+  /** All feeds of the run on the supply that comes first. */
+  private static Stream<Edit> oneSupply(Facts facts, Subject main) {
+    return power(facts, main)
+        .flatMap(
+            run ->
+                run.feeds()
+                    .flatMap(feed -> feed.supply().stream())
+                    .limit(1)
+                    .map(supply -> allOn(facts.plan(), run, supply)));
+  }
+
+  private static Edit allOn(Plan plan, RunPower power, Supply supply) {
+    Controller controller = plan.existingController(power.port().controller());
+    Run run = controller.run(power.port().kind(), power.port().port()).orElseThrow();
+    List<Edit> edits = new ArrayList<>();
+    for (Leg leg : run.legs()) {
+      if (!leg.feeds().isEmpty()) {
+        edits.add(feeds(leg, feed -> on(feed, supply)));
+      }
+    }
+    return new Together(
+        "Feed %s from %s alone".formatted(plan.written(power.port()), shortened(supply)), edits);
+  }
+
+  private static String shortened(Supply supply) {
+    return supply.name().length() > 40 ? supply.name().substring(0, 40) : supply.name();
+  }
+
+  private static Edit feeds(Leg leg, UnaryOperator<Feed> change) {
+    return new SetFeeds(leg.piece(), leg.feeds().stream().map(change).toList());
+  }
+
+  private static Feed on(Feed feed, Supply supply) {
+    return new Feed(supply.id(), feed.position(), feed.leadMetres(), feed.gauge(), feed.fuseAmps());
+  }
+
+  /** The supply that the other feeds of those runs come from. */
+  private static Stream<Edit> named(Facts facts, Subject main) {
+    Controller controller = facts.plan().existingController(main.controller().orElseThrow());
+    return facts.power().stream()
+        .filter(run -> run.port().controller().equals(controller.id()))
+        .filter(run -> run.ownFeed().filter(feed -> feed.supply().isEmpty()).isPresent())
+        .flatMap(
+            run ->
+                run.feeds()
+                    .flatMap(feed -> feed.supply().stream())
+                    .distinct()
+                    .flatMap(
+                        supply ->
+                            run.input().stream()
+                                .map(input -> NewSupply.on(controller, input, supply))))
+        .map(PutController::new);
+  }
+
+  /** Feeds and inputs of wrong voltage on a supply of the right one, new where there is none. */
+  private static Stream<Edit> otherSupply(Facts facts, Subject main) {
+    Plan plan = facts.plan();
+    if (main.port().isEmpty()) {
+      Controller controller = plan.existingController(main.controller().orElseThrow());
+      return Stream.of(new PutController(controller.withPowered(List.of())));
+    }
+    Controller controller = plan.existingController(main.port().get().controller());
+    double volts =
+        plan.typeOf((PixelString) plan.existingPiece(main.piece().orElseThrow()).piece()).volts();
+    List<Edit> edits = new ArrayList<>();
+    Supply right =
+        plan.display().power().supplies().stream()
+            .filter(supply -> supply.volts() == volts)
+            .findFirst()
+            .orElseGet(
+                () -> {
+                  Supply made = NewSupply.forController(plan, controller, volts);
+                  edits.add(new PutSupply(made));
+                  return made;
+                });
+    return power(facts, main)
+        .map(
+            run -> {
+              run.ownFeed()
+                  .filter(feed -> feed.volts() != volts)
+                  .flatMap(feed -> run.input())
+                  .ifPresent(
+                      input ->
+                          edits.add(new PutController(NewSupply.on(controller, input, right))));
+              run.feeds()
+                  .flatMap(feed -> feed.at().stream())
+                  .map(FeedLoad.FeedRef::piece)
+                  .distinct()
+                  .map(piece -> plan.leg(piece).orElseThrow().leg())
+                  .forEach(
+                      leg ->
+                          edits.add(
+                              feeds(
+                                  leg,
+                                  feed ->
+                                      plan.existingSupply(feed.supply()).volts() == volts
+                                          ? feed
+                                          : on(feed, right))));
+              return new Together(
+                  "Feed %s from %s".formatted(plan.written(run.port()), shortened(right)), edits);
+            });
+  }
+
+  /** A fuse that the wire stands: whole amperes, or what the finding allows. */
+  private static Stream<Edit> smallerFuse(Plan plan, Subject main, Finding finding) {
+    double allowed = Double.parseDouble(finding.allowed().split(" ")[0]);
+    return leg(plan, main)
+        .filter(leg -> !leg.feeds().isEmpty())
+        .map(leg -> feeds(leg, feed -> withFuse(feed, allowed)));
+  }
+
+  private static Feed withFuse(Feed feed, double most) {
+    return new Feed(
+        feed.supply(),
+        feed.position(),
+        feed.leadMetres(),
+        feed.gauge(),
+        Optional.of(Math.min(most, feed.fuseAmps().orElse(most))));
+  }
+
+  /** The next thicker wires, one after another. */
+  private static Stream<Edit> thickerLead(Plan plan, Subject main) {
+    Stream<Gauge> thicker = Stream.of(16, 14, 12).map(Gauge::awg);
+    if (main.piece().isPresent()) {
+      return thicker.flatMap(
+          gauge ->
+              leg(plan, main)
+                  .map(
+                      leg ->
+                          feeds(
+                              leg,
+                              feed ->
+                                  new Feed(
+                                      feed.supply(),
+                                      feed.position(),
+                                      feed.leadMetres(),
+                                      Optional.of(gauge),
+                                      feed.fuseAmps()))));
+    }
+    var port = main.port().orElseThrow();
+    Leg first =
+        plan.existingController(port.controller())
+            .run(port.kind(), port.port())
+            .orElseThrow()
+            .legs()
+            .get(0);
+    return thicker.map(
+        gauge ->
+            new SetGap(first.piece(), first.nullPixels(), first.cableMetres(), Optional.of(gauge)));
+  }
+
+  /** The smallest supply that is sold and gives it. */
+  private static Stream<Edit> larger(Facts facts, Subject main) {
+    return facts.site().supplies().stream()
+        .filter(load -> main.supply().equals(Optional.of(load.supply().id())))
+        .flatMap(
+            load ->
+                NewSupply.rating(load.amps() / SiteLoads.PLANNED_SHARE).stream()
+                    .map(rating -> new PutSupply(load.supply().withAmps(rating))));
+  }
+
+  /** The largest supply that helps, on the mains circuit with most to spare. */
+  private static Stream<Edit> otherMains(Facts facts, Subject main) {
+    Optional<MainsCircuit> free =
+        facts.site().mains().stream()
+            .filter(load -> !main.mains().equals(Optional.of(load.mains().id())))
+            .max(Comparator.comparingDouble(load -> load.mains().watts() - load.watts()))
+            .map(SiteLoads.MainsLoad::mains);
+    return facts.site().supplies().stream()
+        .filter(load -> load.supply().mains().equals(main.mains()))
+        .sorted(Comparator.comparingDouble(SiteLoads.SupplyLoad::amps))
+        .flatMap(
+            load ->
+                free.stream()
+                    .map(
+                        circuit ->
+                            new PutSupply(load.supply().withMains(Optional.of(circuit.id())))));
+  }
+}

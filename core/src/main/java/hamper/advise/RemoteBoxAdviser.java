@@ -1,0 +1,55 @@
+package hamper.advise;
+
+import hamper.catalog.PortKind;
+import hamper.check.Facts;
+import hamper.check.Finding;
+import hamper.check.Subject;
+import hamper.display.Controller;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Run;
+import hamper.edit.Edit;
+import hamper.edit.PatchPieces;
+import hamper.edit.Together;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/** Hangs what is too far away on a remote box, whose cable bridges the way. */
+final class RemoteBoxAdviser implements Adviser {
+  @Override
+  public Stream<Edit> think(Facts facts, Finding finding) {
+    Plan plan = facts.plan();
+    return finding.subjects().stream()
+        .map(Subject::piece)
+        .flatMap(Optional::stream)
+        .flatMap(
+            piece ->
+                plan.display().controllers().stream()
+                    .filter(controller -> plan.hasBoxes(controller, PortKind.PIXEL))
+                    .flatMap(controller -> free(plan, controller).stream())
+                    .map(port -> move(plan, piece, port)));
+  }
+
+  @Override
+  public int most() {
+    return 1;
+  }
+
+  private static Optional<PortRef> free(Plan plan, Controller controller) {
+    int most = plan.modeOf(controller, PortKind.PIXEL).map(mode -> mode.ports()).orElse(0);
+    return IntStream.rangeClosed(1, most)
+        .filter(
+            port -> controller.run(PortKind.PIXEL, port).map(Run::legs).orElse(List.of()).isEmpty())
+        .mapToObj(port -> new PortRef(controller.id(), PortKind.PIXEL, port))
+        .findFirst();
+  }
+
+  private static Edit move(Plan plan, String piece, PortRef port) {
+    return new Together(
+        "Hang it on a remote box of %s, at %s"
+            .formatted(plan.existingController(port.controller()).tag(), plan.written(port)),
+        List.of(new PatchPieces(List.of(piece), port, Optional.empty())));
+  }
+}

@@ -1,0 +1,100 @@
+package hamper.check;
+
+import hamper.display.Conductor;
+import hamper.display.Controller;
+import hamper.display.Leg;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Run;
+import hamper.load.FeedLoad;
+import hamper.load.RunPower;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Consumer;
+
+/** Pixels whose negative does not reach the controller that sends them data. */
+final class CommonNegativeCheck implements Check {
+  private static final Page PAGE =
+      new Page(
+          "common-negative",
+          Area.POWER,
+          Severity.FAULT,
+          "No common negative",
+          "Each part of a run whose negative is joined, with the controller's negative: through the wire, or through a supply that feeds both",
+          "Data has nothing to be measured against: everything from there on flickers at random or stays dark.");
+
+  @Override
+  public Page page() {
+    return PAGE;
+  }
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    for (RunPower power : facts.power()) {
+      Controller controller = facts.plan().existingController(power.port().controller());
+      Run run = controller.run(power.port().kind(), power.port().port()).orElseThrow();
+      boolean cut = run.legs().stream().anyMatch(leg -> leg.cut().contains(Conductor.NEGATIVE));
+      if (cut) {
+        check(facts.plan(), power, run, out);
+      }
+    }
+  }
+
+  /**
+   * Legs whose negative is joined.
+   *
+   * @param first the piece that it begins with
+   * @param supplies ids of those that feed it
+   */
+  private record Part(String first, Set<String> supplies) {}
+
+  private void check(Plan plan, RunPower power, Run run, Consumer<Finding> out) {
+    List<Part> parts = parts(run);
+    Set<String> reached = new HashSet<>(parts.get(0).supplies());
+    power
+        .feeds()
+        .filter(feed -> feed.at().isEmpty())
+        .map(FeedLoad::supply)
+        .forEach(supply -> supply.ifPresent(one -> reached.add(one.id())));
+    List<Part> apart = new ArrayList<>(parts.subList(1, parts.size()));
+    boolean grown = true;
+    while (grown) {
+      grown = false;
+      for (Part part : List.copyOf(apart)) {
+        if (part.supplies().stream().anyMatch(reached::contains)) {
+          reached.addAll(part.supplies());
+          apart.remove(part);
+          grown = true;
+        }
+      }
+    }
+    apart.forEach(part -> out.accept(told(plan, power.port(), part)));
+  }
+
+  /** Another box is another socket, whose negative comes with its cable. */
+  private static List<Part> parts(Run run) {
+    List<Part> parts = new ArrayList<>();
+    int box = 0;
+    for (Leg leg : run.legs()) {
+      boolean socket = leg.box().orElse(1) != box;
+      box = leg.box().orElse(1);
+      if (parts.isEmpty() || !socket && leg.cut().contains(Conductor.NEGATIVE)) {
+        parts.add(new Part(leg.piece(), new HashSet<>()));
+      }
+      Part part = parts.get(socket ? 0 : parts.size() - 1);
+      leg.feeds().forEach(feed -> part.supplies().add(feed.supply()));
+    }
+    return parts;
+  }
+
+  private Finding told(Plan plan, PortRef port, Part part) {
+    return finding(
+        "From %s on, %s has no negative in common with its controller"
+            .formatted(plan.existingPiece(part.first()).title(), plan.written(port)),
+        "negative cut",
+        "negative through the joint, or one supply on both sides",
+        List.of(Subject.leg(port, part.first())));
+  }
+}

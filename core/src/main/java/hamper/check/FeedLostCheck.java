@@ -1,0 +1,57 @@
+package hamper.check;
+
+import hamper.display.Plan;
+import hamper.load.Island;
+import hamper.load.RunPower;
+import java.util.Locale;
+import java.util.function.Consumer;
+
+/** A run that does not survive the loss of one of its feeds. */
+final class FeedLostCheck implements Check {
+  private static final Page PAGE =
+      new Page(
+          "feed-lost",
+          Area.POWER,
+          Severity.HINT,
+          "One feed lost is too many",
+          "The lowest voltage at planned brightness with any one of several feeds lost, with the least that the pixel type works at",
+          "When a fuse blows or a plug comes off, more than its neighbours turn brown.");
+
+  @Override
+  public Page page() {
+    return PAGE;
+  }
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    for (RunPower run : facts.power()) {
+      for (Island island : run.islands()) {
+        boolean wellNow =
+            island.reaches().stream()
+                .flatMap(
+                    reach -> reach.volts().map(low -> low.volts() >= reach.leastVolts()).stream())
+                .allMatch(enough -> enough);
+        island
+            .worstLoss()
+            .filter(loss -> wellNow && loss.low().volts() < loss.leastVolts())
+            .ifPresent(loss -> out.accept(told(facts.plan(), run, island, loss)));
+      }
+    }
+  }
+
+  private Finding told(Plan plan, RunPower run, Island island, Island.Loss loss) {
+    var lost = island.feeds().get(loss.feed());
+    String volts = String.format(Locale.ROOT, "%.2f V", loss.low().volts());
+    return finding(
+        Severity.HINT,
+        "Without %s, %s gets %s at planned brightness; it works from %s"
+            .formatted(
+                FeedWords.of(plan, lost),
+                FeedWords.place(plan, run.port(), loss.low().position()),
+                volts,
+                FeedWords.volts(loss.leastVolts())),
+        volts,
+        String.format(Locale.ROOT, "%.2f V", loss.leastVolts()),
+        FeedWords.subjects(lost));
+  }
+}

@@ -1,0 +1,69 @@
+package hamper.check;
+
+import hamper.display.PieceAt;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.load.FeedLoad;
+import java.util.List;
+import java.util.Locale;
+
+/** How checks speak of feeds and of places along a run. */
+final class FeedWords {
+  private FeedWords() {}
+
+  /** Such as "the feed of K1-7" or "the feed at pixel 85 of bow rail on K1-7". */
+  static String of(Plan plan, FeedLoad feed) {
+    String port = plan.written(feed.port());
+    if (feed.at().isEmpty()) {
+      return feed.box()
+          .map(box -> "the socket of %s on box %d".formatted(port, box))
+          .orElse("the socket of " + port);
+    }
+    PieceAt at = plan.existingPiece(feed.at().get().piece());
+    int position =
+        plan.leg(at.piece().id())
+            .orElseThrow()
+            .leg()
+            .feeds()
+            .get(feed.at().get().index())
+            .position();
+    return "the feed at pixel %d of %s on %s".formatted(position, at.title(), port);
+  }
+
+  /** The port for its own feed, the leg for others. */
+  static List<Subject> subjects(FeedLoad feed) {
+    return List.of(
+        feed.at()
+            .map(at -> Subject.leg(feed.port(), at.piece()))
+            .orElseGet(() -> Subject.port(feed.port())));
+  }
+
+  static String amps(double amps) {
+    return String.format(Locale.ROOT, "%.1f A", amps);
+  }
+
+  static String volts(double volts) {
+    return String.format(Locale.ROOT, "%.1f V", volts);
+  }
+
+  /** A rating, without a useless decimal. */
+  static String rated(double value, String unit) {
+    return value == Math.rint(value)
+        ? "%d %s".formatted((long) value, unit)
+        : String.format(Locale.ROOT, "%.1f %s", value, unit);
+  }
+
+  /**
+   * A place along a run, as people count it.
+   *
+   * @param position in the run, from 1
+   */
+  static String place(Plan plan, PortRef port, int position) {
+    RunPlace at = RunPlace.of(plan, port, position);
+    return "pixel %d of %s".formatted(at.pixel(), plan.existingPiece(at.piece()).title());
+  }
+
+  static String capital(String words) {
+    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+  }
+}

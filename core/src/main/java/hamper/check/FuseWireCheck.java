@@ -1,0 +1,131 @@
+package hamper.check;
+
+import hamper.catalog.Gauge;
+import hamper.display.Controller;
+import hamper.display.Leg;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.Run;
+import hamper.load.FeedLoad;
+import hamper.load.Island;
+import hamper.load.RunPower;
+import java.util.Optional;
+import java.util.function.Consumer;
+
+/** A fuse that lets more through than the wire behind it stands. */
+final class FuseWireCheck implements Check {
+  private static final Page PAGE =
+      new Page(
+          "fuse-wire",
+          Area.POWER,
+          Severity.FAULT,
+          "The fuse is larger than the wire behind it allows",
+          "Each fuse, or the supply's rating where a feed has none, with the least of its lead, the strings and cables joined to it and their plugs; what a wire carries is a rule of thumb: AWG 24 3 A, 22 5 A, 20 7.5 A, 18 10 A, 16 15 A, 14 20 A, 12 30 A",
+          "In a short the wire burns before the fuse blows.");
+
+  @Override
+  public Page page() {
+    return PAGE;
+  }
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    Plan plan = facts.plan();
+    for (RunPower power : facts.power()) {
+      Controller controller = plan.existingController(power.port().controller());
+      Run run = controller.run(power.port().kind(), power.port().port()).orElseThrow();
+      for (Island island : power.islands()) {
+        Optional<Weakest> joined = weakest(plan, run, island);
+        for (FeedLoad feed : island.feeds()) {
+          check(plan, feed, joined, out);
+        }
+      }
+    }
+  }
+
+  /**
+   * What stands least.
+   *
+   * @param amps that it stands (A)
+   */
+  private record Weakest(double amps, String what) {
+    static Weakest wire(Gauge gauge, boolean usual, String what) {
+      return new Weakest(
+          gauge.mostAmps(), "%s, %s%s".formatted(what, gauge, usual ? " as usual" : ""));
+    }
+
+    Weakest or(Weakest other) {
+      return other.amps < amps ? other : this;
+    }
+  }
+
+  private static Optional<Weakest> weakest(Plan plan, Run run, Island island) {
+    Weakest weakest = null;
+    int before = 0;
+    for (Leg leg : run.legs()) {
+      PixelString string = (PixelString) plan.existingPiece(leg.piece()).piece();
+      int from = before + 1;
+      before += leg.nullPixels() + string.places();
+      if (from < island.from() || before > island.to()) {
+        continue;
+      }
+      Weakest own = ofString(plan, leg, string);
+      weakest = weakest == null ? own : weakest.or(own);
+      if (from > island.from()) {
+        weakest = weakest.or(ofCable(leg));
+      }
+    }
+    return Optional.ofNullable(weakest);
+  }
+
+  private static Weakest ofString(Plan plan, Leg leg, PixelString string) {
+    String title = plan.existingPiece(leg.piece()).title();
+    Weakest wire =
+        Weakest.wire(
+            string.wires().gaugeOrUsual(),
+            string.wires().gauge().isEmpty(),
+            "the wire of " + title);
+    return string
+        .wires()
+        .connectorAmps()
+        .map(amps -> wire.or(new Weakest(amps, "the plug of " + title)))
+        .orElse(wire);
+  }
+
+  private static Weakest ofCable(Leg leg) {
+    return Weakest.wire(leg.gaugeOrUsual(), leg.cableGauge().isEmpty(), "the cable before it");
+  }
+
+  private void check(Plan plan, FeedLoad feed, Optional<Weakest> joined, Consumer<Finding> out) {
+    Weakest lead = new Weakest(feed.gauge().mostAmps(), "its lead, " + feed.gauge());
+    Weakest weakest = joined.map(lead::or).orElse(lead);
+    boolean fused = feed.fuseAmps().isPresent();
+    // a socket without a fuse that the model tells is not judged: nobody knows what stands before
+    // it
+    Optional<Double> fuse =
+        feed.fuseAmps().or(() -> feed.at().flatMap(at -> feed.supply()).map(one -> one.amps()));
+    if (fuse.isEmpty() || fuse.get() <= weakest.amps() + 1e-9) {
+      return;
+    }
+    String let = FeedWords.rated(fuse.get(), "A");
+    out.accept(
+        finding(
+            fused
+                ? "%s has a fuse of %s; %s stands %s"
+                    .formatted(
+                        FeedWords.capital(FeedWords.of(plan, feed)),
+                        let,
+                        weakest.what(),
+                        FeedWords.rated(weakest.amps(), "A"))
+                : "%s has no fuse, and %s gives up to %s; %s stands %s"
+                    .formatted(
+                        FeedWords.capital(FeedWords.of(plan, feed)),
+                        feed.supply().orElseThrow().name(),
+                        let,
+                        weakest.what(),
+                        FeedWords.rated(weakest.amps(), "A")),
+            let,
+            FeedWords.rated(weakest.amps(), "A"),
+            FeedWords.subjects(feed)));
+  }
+}

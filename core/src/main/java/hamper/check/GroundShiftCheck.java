@@ -1,0 +1,49 @@
+package hamper.check;
+
+import hamper.load.FeedLoad;
+import hamper.load.RunPower;
+import java.util.Locale;
+import java.util.function.Consumer;
+
+/** A negative that is lifted so far that data is no longer read. */
+final class GroundShiftCheck implements Check {
+  private static final Page PAGE =
+      new Page(
+          "ground-shift",
+          Area.DATA,
+          Severity.RISK,
+          "Negative is lifted by a long lead",
+          "Half the drop over a feed's lead at planned brightness, all white, with 0.5 V, a rule of thumb for data of 5 V",
+          "Pixels near that feed flicker or take wrong colours as soon as it gets bright.");
+
+  private static final double MOST_VOLTS = 0.5;
+
+  @Override
+  public Page page() {
+    return PAGE;
+  }
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    for (RunPower run : facts.power()) {
+      run.feeds()
+          .filter(feed -> feed.groundShiftVolts() > MOST_VOLTS)
+          .forEach(feed -> out.accept(told(facts, feed)));
+    }
+  }
+
+  private Finding told(Facts facts, FeedLoad feed) {
+    String shift = String.format(Locale.ROOT, "%.2f V", feed.groundShiftVolts());
+    return finding(
+        "%s lifts negative by %s: %s through %s of %s"
+            .formatted(
+                FeedWords.capital(FeedWords.of(facts.plan(), feed)),
+                shift,
+                FeedWords.amps(feed.amps()),
+                FeedWords.rated(feed.lead().metres(), "m"),
+                feed.gauge()),
+        shift,
+        "0.5 V",
+        FeedWords.subjects(feed));
+  }
+}

@@ -1,0 +1,71 @@
+package hamper.check;
+
+import hamper.display.Plan;
+import hamper.display.Supply;
+import hamper.load.FeedLoad;
+import hamper.load.Island;
+import hamper.load.RunPower;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+
+/** Supplies that are joined at positive, so that one may push current into the other. */
+final class SuppliesJoinedCheck implements Check {
+  private static final Page PAGE =
+      new Page(
+          "supplies-joined",
+          Area.POWER,
+          Severity.FAULT,
+          "Two supplies joined at positive",
+          "Supplies that feed one part of a run: one and the same, unless a joint between them cuts positive; and no feed with current flowing back",
+          "The stronger supply feeds the weaker one; one of them shuts down or fails, and a fault on one side takes the other along.");
+
+  @Override
+  public Page page() {
+    return PAGE;
+  }
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    for (RunPower run : facts.power()) {
+      for (Island island : run.islands()) {
+        List<Supply> supplies =
+            island.feeds().stream().flatMap(feed -> feed.supply().stream()).distinct().toList();
+        if (supplies.size() > 1) {
+          out.accept(told(facts.plan(), run, island, supplies));
+        }
+      }
+    }
+  }
+
+  private Finding told(Plan plan, RunPower run, Island island, List<Supply> supplies) {
+    String back =
+        island.feeds().stream()
+            .filter(feed -> feed.amps() < 0)
+            .map(
+                feed ->
+                    String.format(
+                        Locale.ROOT,
+                        "; %.1f A flow back into %s",
+                        -feed.amps(),
+                        FeedWords.of(plan, feed)))
+            .collect(Collectors.joining());
+    FeedLoad second =
+        island.feeds().stream()
+            .filter(feed -> feed.supply().isPresent())
+            .filter(feed -> !feed.supply().get().equals(supplies.get(0)))
+            .findFirst()
+            .orElseThrow();
+    return finding(
+        "%s feed %s together from %s on%s"
+            .formatted(
+                supplies.stream().map(Supply::name).collect(Collectors.joining(" and ")),
+                plan.written(run.port()),
+                plan.existingPiece(island.piece()).title(),
+                back),
+        supplies.size() + " supplies",
+        "1 supply",
+        FeedWords.subjects(second));
+  }
+}

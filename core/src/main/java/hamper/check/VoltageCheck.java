@@ -1,0 +1,71 @@
+package hamper.check;
+
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.load.Island;
+import hamper.load.RunPower;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+
+/** Pixels that get too little voltage. */
+final class VoltageCheck implements Check {
+  private static final Page PAGE =
+      new Page(
+          "voltage-low",
+          Area.POWER,
+          Severity.FAULT,
+          "Too little voltage along a run",
+          "The lowest voltage at planned brightness, all white, with the least that the pixel type works at (fault), and with 5 % more (risk)",
+          "White turns yellow, then brown, towards that place; colours flicker.");
+
+  private static final double MARGIN = 1.05;
+
+  @Override
+  public Page page() {
+    return PAGE;
+  }
+
+  @Override
+  public void run(Facts facts, Consumer<Finding> out) {
+    for (RunPower run : facts.power()) {
+      for (Island island : run.islands()) {
+        island.reaches().stream()
+            .filter(reach -> low(island, reach))
+            .forEach(reach -> out.accept(told(facts.plan(), run.port(), reach)));
+      }
+    }
+  }
+
+  /** Where the supply is of another voltage, that is what is told. */
+  private static boolean low(Island island, Island.Reach reach) {
+    return reach.volts().isPresent()
+        && island.feeds().stream().allMatch(feed -> feed.volts() == reach.suppliedVolts())
+        && reach.volts().get().volts() < reach.leastVolts() * MARGIN;
+  }
+
+  private Finding told(Plan plan, PortRef port, Island.Reach reach) {
+    Island.Low low = reach.volts().orElseThrow();
+    boolean fault = low.volts() < reach.leastVolts();
+    RunPlace at = RunPlace.of(plan, port, low.position());
+    String full =
+        reach
+            .fullVolts()
+            .map(at100 -> ", %s at 100 %%".formatted(FeedWords.volts(at100.volts())))
+            .orElse("");
+    return finding(
+        fault ? Severity.FAULT : Severity.RISK,
+        String.format(
+            Locale.ROOT,
+            "%s on %s gets %.2f V at planned brightness%s; it works from %s",
+            FeedWords.capital(FeedWords.place(plan, port, low.position())),
+            plan.written(port),
+            low.volts(),
+            full,
+            FeedWords.volts(reach.leastVolts())),
+        String.format(Locale.ROOT, "%.2f V", low.volts()),
+        String.format(
+            Locale.ROOT, "%.2f V", fault ? reach.leastVolts() : reach.leastVolts() * MARGIN),
+        List.of(Subject.leg(port, at.piece())));
+  }
+}

@@ -1,0 +1,34 @@
+package hamper.edit;
+
+import hamper.display.Display;
+import hamper.display.Plan;
+import hamper.display.SitePower;
+import hamper.display.Supply;
+import java.util.List;
+import java.util.Optional;
+
+/** Removes a mains circuit; supplies that hung on it hang on none that is known afterwards. */
+public record RemoveMainsCircuit(String mains) implements Edit {
+  @Override
+  public Display change(Plan plan) {
+    SitePower power = plan.display().power();
+    List<Supply> supplies =
+        power.supplies().stream()
+            .map(
+                one ->
+                    one.mains().equals(Optional.of(mains)) ? one.withMains(Optional.empty()) : one)
+            .toList();
+    return plan.display()
+        .withPower(
+            new SitePower(
+                supplies,
+                Lists.remove(power.mains(), mains, other -> other.id(), "mains circuit")));
+  }
+
+  @Override
+  public String label(Plan plan) {
+    return "Remove mains circuit "
+        + Lists.find(plan.display().power().mains(), mains, other -> other.id(), "mains circuit")
+            .name();
+  }
+}

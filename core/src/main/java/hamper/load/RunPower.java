@@ -1,0 +1,39 @@
+package hamper.load;
+
+import hamper.display.PortRef;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * The electrical side of a run, solved.
+ *
+ * @param input of the controller that feeds the port, from 1; empty where its model has none
+ * @param positions of the run, null pixels and gaps counted
+ * @param islands along the wire
+ */
+public record RunPower(PortRef port, Optional<Integer> input, int positions, List<Island> islands) {
+  public RunPower {
+    islands = List.copyOf(islands);
+  }
+
+  public Stream<FeedLoad> feeds() {
+    return islands.stream().flatMap(island -> island.feeds().stream());
+  }
+
+  /** The port's own feed, at its first socket; empty where the first string takes data only. */
+  public Optional<FeedLoad> ownFeed() {
+    return feeds().filter(feed -> feed.at().isEmpty()).findFirst();
+  }
+
+  /** The reach whose voltage is nearest to, or farthest below, what its pixels need. */
+  public Optional<Island.Reach> worst() {
+    return islands.stream()
+        .flatMap(island -> island.reaches().stream())
+        .filter(reach -> reach.volts().isPresent())
+        .min(
+            Comparator.comparingDouble(
+                reach -> reach.volts().orElseThrow().volts() - reach.leastVolts()));
+  }
+}

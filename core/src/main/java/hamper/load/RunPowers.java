@@ -1,0 +1,163 @@
+package hamper.load;
+
+import hamper.catalog.PortKind;
+import hamper.display.Controller;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Run;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Solves runs: voltages, currents of feeds, and what is left when one of them is lost. */
+public final class RunPowers {
+  private RunPowers() {}
+
+  /** Every run of pixels, by controller and port. */
+  public static List<RunPower> of(Plan plan) {
+    // no controller's runs depend on another's
+    return plan.display().controllers().parallelStream()
+        .flatMap(controller -> of(plan, controller))
+        .toList();
+  }
+
+  public static Stream<RunPower> of(Plan plan, Controller controller) {
+    return controller.runs().stream().flatMap(run -> of(plan, controller, run).stream());
+  }
+
+  /** One run; empty where it carries no pixels. */
+  public static Optional<RunPower> of(Plan plan, Controller controller, Run run) {
+    if (run.kind() != PortKind.PIXEL || run.legs().isEmpty()) {
+      return Optional.empty();
+    }
+    PortRef port = RunWire.portOf(controller, run);
+    List<Island> islands = new ArrayList<>();
+    int positions = 0;
+    for (RunWire.Part part : RunWire.parts(plan, controller, run)) {
+      islands.add(island(port, part));
+      positions = part.before() + part.positions();
+    }
+    return Optional.of(
+        new RunPower(port, RunWire.inputOf(plan, controller, run.port()), positions, islands));
+  }
+
+  private static Island island(PortRef port, RunWire.Part part) {
+    int to = part.before() + part.positions();
+    if (part.taps().isEmpty()) {
+      return new Island(
+          part.before() + 1,
+          to,
+          part.piece(),
+          List.of(),
+          reaches(part, Optional.empty(), Optional.empty()),
+          Optional.empty());
+    }
+    Ladder planned = ladder(part, false, -1);
+    Ladder full = ladder(part, true, -1);
+    double[] amps = planned.tapAmps();
+    double[] fullAmps = full.tapAmps();
+    List<FeedLoad> feeds = new ArrayList<>();
+    for (int i = 0; i < amps.length; i++) {
+      feeds.add(feed(port, part, i, amps[i], fullAmps[i]));
+    }
+    return new Island(
+        part.before() + 1,
+        to,
+        part.piece(),
+        feeds,
+        reaches(part, Optional.of(planned), Optional.of(full)),
+        worstLoss(part));
+  }
+
+  private static FeedLoad feed(
+      PortRef port, RunWire.Part part, int index, double amps, double fullAmps) {
+    RunWire.Tap tap = part.taps().get(index);
+    return new FeedLoad(
+        port,
+        tap.at(),
+        tap.box(),
+        tap.supply(),
+        tap.volts(),
+        part.before() + tap.position(),
+        tap.lead(),
+        tap.gauge(),
+        tap.ohms(),
+        tap.fuseAmps(),
+        amps,
+        fullAmps);
+  }
+
+  /**
+   * The ladder of a part.
+   *
+   * @param full whether at 100 %
+   * @param lost the index of a feed that is left out; −1 for none
+   */
+  static Ladder ladder(RunWire.Part part, boolean full, int lost) {
+    List<Ladder.Stretch> stretches = new ArrayList<>(part.stretches().size());
+    for (RunWire.Stretch one : part.stretches()) {
+      stretches.add(
+          new Ladder.Stretch(
+              one.count(), full ? one.fullAmps() : one.amps(), one.ohms(), one.ohmsBefore()));
+    }
+    List<Ladder.Tap> taps = new ArrayList<>(part.taps().size());
+    for (int i = 0; i < part.taps().size(); i++) {
+      RunWire.Tap tap = part.taps().get(i);
+      if (i != lost) {
+        taps.add(new Ladder.Tap(tap.position(), tap.volts(), tap.ohms()));
+      }
+    }
+    return Ladder.of(stretches, taps);
+  }
+
+  /** Neighbouring stretches of pixels of the same voltage, as one. */
+  private static List<Island.Reach> reaches(
+      RunWire.Part part, Optional<Ladder> planned, Optional<Ladder> full) {
+    List<Island.Reach> reaches = new ArrayList<>();
+    int from = 1;
+    int next = 1;
+    List<RunWire.Stretch> stretches = part.stretches();
+    for (int i = 0; i < stretches.size(); i++) {
+      next += stretches.get(i).count();
+      RunWire.Stretch one = stretches.get(i);
+      if (i + 1 == stretches.size() || !one.sameVoltage(stretches.get(i + 1))) {
+        int first = from;
+        int last = next - 1;
+        reaches.add(
+            new Island.Reach(
+                part.before() + first,
+                part.before() + last,
+                one.volts(),
+                one.leastVolts(),
+                planned.map(ladder -> low(part, ladder, first, last)),
+                full.map(ladder -> low(part, ladder, first, last))));
+        from = next;
+      }
+    }
+    return reaches;
+  }
+
+  private static Island.Low low(RunWire.Part part, Ladder ladder, int first, int last) {
+    Ladder.Low low = ladder.lowest(first, last);
+    return new Island.Low(part.before() + low.position(), low.volts());
+  }
+
+  private static Optional<Island.Loss> worstLoss(RunWire.Part part) {
+    if (part.taps().size() < 2) {
+      return Optional.empty();
+    }
+    Island.Loss worst = null;
+    for (int i = 0; i < part.taps().size(); i++) {
+      Ladder without = ladder(part, false, i);
+      for (Island.Reach reach : reaches(part, Optional.of(without), Optional.empty())) {
+        Island.Low low = reach.volts().orElseThrow();
+        double margin = low.volts() - reach.leastVolts();
+        if (worst == null || margin < worst.low().volts() - worst.leastVolts()) {
+          worst = new Island.Loss(i, low, reach.leastVolts());
+        }
+      }
+    }
+    return Optional.ofNullable(worst);
+  }
+}

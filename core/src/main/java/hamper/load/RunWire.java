@@ -1,0 +1,235 @@
+package hamper.load;
+
+import hamper.catalog.Gauge;
+import hamper.catalog.PixelType;
+import hamper.catalog.PortGroup;
+import hamper.catalog.PortKind;
+import hamper.display.Brightness;
+import hamper.display.Cable;
+import hamper.display.Conductor;
+import hamper.display.Controller;
+import hamper.display.Feed;
+import hamper.display.Leg;
+import hamper.display.PieceAt;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.PoweredInput;
+import hamper.display.Run;
+import hamper.display.Section;
+import hamper.display.Supply;
+import hamper.display.Wiring;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A run as a wire: its positions, what each draws, what lies between them, and where power enters;
+ * in parts between joints that cut positive. Source: the load rules, "Current and voltage".
+ */
+public final class RunWire {
+  /**
+   * Neighbouring positions that draw the same.
+   *
+   * @param count of positions, from 1
+   * @param amps that each draws at planned brightness (A)
+   * @param fullAmps that each draws at 100 % (A)
+   * @param ohms of the loop between two of them (Ω)
+   * @param ohmsBefore of the loop from the position before the first of them (Ω)
+   * @param volts that its pixels are made for (V)
+   * @param leastVolts below which their colours go wrong (V)
+   */
+  record Stretch(
+      int count,
+      double amps,
+      double fullAmps,
+      double ohms,
+      double ohmsBefore,
+      double volts,
+      double leastVolts) {
+    boolean sameVoltage(Stretch other) {
+      return volts == other.volts && leastVolts == other.leastVolts;
+    }
+  }
+
+  /** A feed before anything is known of its current. */
+  record Tap(
+      Optional<FeedLoad.FeedRef> at,
+      Optional<Integer> box,
+      Optional<Supply> supply,
+      double volts,
+      int position,
+      Cable lead,
+      Gauge gauge,
+      double ohms,
+      Optional<Double> fuseAmps) {}
+
+  /**
+   * A part whose positive is joined.
+   *
+   * @param before positions of the run before it
+   */
+  record Part(int before, String piece, List<Stretch> stretches, List<Tap> taps) {
+    int positions() {
+      return stretches.stream().mapToInt(Stretch::count).sum();
+    }
+  }
+
+  private static final double CONTACT_LOOP = 2 * Wiring.CONTACT_OHMS;
+
+  private final Plan plan;
+  private final Controller controller;
+  private final Run run;
+  private final List<Part> parts = new ArrayList<>();
+
+  /** Of the part in hand. */
+  private List<Stretch> stretches = new ArrayList<>();
+
+  private List<Tap> taps = new ArrayList<>();
+  private int before;
+  private int reached;
+  private String first = "";
+
+  private RunWire(Plan plan, Controller controller, Run run) {
+    this.plan = plan;
+    this.controller = controller;
+    this.run = run;
+  }
+
+  /** The parts of a run of pixels, along the wire. */
+  static List<Part> parts(Plan plan, Controller controller, Run run) {
+    RunWire wire = new RunWire(plan, controller, run);
+    for (int i = 0; i < run.legs().size(); i++) {
+      wire.add(i);
+    }
+    wire.close();
+    return wire.parts;
+  }
+
+  /**
+   * The power input that feeds a port, from 1: ports are shared out evenly, in their order; empty
+   * where the model has no inputs of its own.
+   */
+  public static Optional<Integer> inputOf(Plan plan, Controller controller, int port) {
+    int inputs = plan.modelOf(controller).powerInputs().size();
+    int ports = plan.modeOf(controller, PortKind.PIXEL).map(mode -> mode.ports()).orElse(0);
+    if (inputs == 0 || ports == 0) {
+      return Optional.empty();
+    }
+    return Optional.of(Math.min(inputs, (port - 1) * inputs / ports + 1));
+  }
+
+  private void close() {
+    if (!stretches.isEmpty()) {
+      parts.add(new Part(before, first, stretches, taps));
+    }
+    before = reached;
+    stretches = new ArrayList<>();
+    taps = new ArrayList<>();
+  }
+
+  private void add(int index) {
+    Leg leg = run.legs().get(index);
+    PieceAt at = plan.existingPiece(leg.piece());
+    PixelString string = (PixelString) at.piece();
+    PixelType type = plan.typeOf(string);
+    Wiring wires = string.wires();
+    boolean broken = leg.cut().contains(Conductor.POSITIVE) || wires.dataOnly();
+    boolean socket = index == 0 || box(index) != box(index - 1);
+    if (socket || broken) {
+      close();
+    }
+    boolean joined = !socket && !broken;
+    if (stretches.isEmpty()) {
+      first = leg.piece();
+    }
+    Cable cable = Cable.before(plan, controller, run, index);
+    double step = wires.gaugeOrUsual().loopOhms(wires.spacingOrUsual());
+    double link = link(leg, cable, step);
+    double plug = CONTACT_LOOP + wires.gaugeOrUsual().loopOhms(string.leadMetres());
+    if (socket && !wires.dataOnly()) {
+      double toFirst = leg.nullPixels() > 0 ? link + CONTACT_LOOP : link + plug;
+      taps.add(ownTap(leg, type, cable, toFirst));
+    }
+    double idle = type.idleMilliamps() / 1000;
+    if (leg.nullPixels() > 0) {
+      put(leg.nullPixels(), idle, idle, link, joined ? link + CONTACT_LOOP : 0, type);
+    }
+    int start = reached;
+    double into = leg.nullPixels() > 0 ? link + plug : joined ? link + plug : 0;
+    for (Section section : string.sections()) {
+      if (section.nullPixels() > 0) {
+        put(section.nullPixels(), idle, idle, step, into, type);
+        into = step;
+      }
+      int percent = Brightness.percent(section, at.prop(), run, controller);
+      double amps = Current.amps(type, 1, 0, percent);
+      put(section.pixels(), amps, Current.amps(type, 1, 0, 100), step, into, type);
+      into = step;
+    }
+    for (int i = 0; i < leg.feeds().size(); i++) {
+      taps.add(tap(at, leg, i, start));
+    }
+  }
+
+  /** The loop between neighbours in the gap: its cable, shared out over its null pixels. */
+  private static double link(Leg leg, Cable cable, double step) {
+    if (cable.metres() == 0 && leg.nullPixels() > 0) {
+      return step; // nobody knows the cable: null pixels stand as far apart as pixels
+    }
+    return leg.gaugeOrUsual().loopOhms(cable.metres()) / (leg.nullPixels() + 1);
+  }
+
+  private void put(
+      int count, double amps, double fullAmps, double ohms, double into, PixelType type) {
+    stretches.add(new Stretch(count, amps, fullAmps, ohms, into, type.volts(), type.leastVolts()));
+    reached += count;
+  }
+
+  /** The remote box of a leg: the first where nobody says; another box is another socket. */
+  private int box(int index) {
+    return run.legs().get(index).box().orElse(1);
+  }
+
+  private Tap ownTap(Leg leg, PixelType type, Cable cable, double ohms) {
+    Optional<Supply> supply =
+        inputOf(plan, controller, run.port())
+            .flatMap(
+                input ->
+                    controller.powered().stream().filter(one -> one.input() == input).findFirst())
+            .map(PoweredInput::supply)
+            .map(plan::existingSupply);
+    return new Tap(
+        Optional.empty(),
+        leg.box(),
+        supply,
+        supply.map(Supply::volts).orElse(type.volts()),
+        1,
+        cable,
+        leg.gaugeOrUsual(),
+        ohms,
+        plan.modelOf(controller).portsOf(PortKind.PIXEL).flatMap(PortGroup::fuseAmps));
+  }
+
+  private Tap tap(PieceAt at, Leg leg, int index, int start) {
+    Feed feed = leg.feeds().get(index);
+    PixelString string = (PixelString) at.piece();
+    Supply supply = plan.existingSupply(feed.supply());
+    Cable lead = Cable.lead(plan, feed, at);
+    return new Tap(
+        Optional.of(new FeedLoad.FeedRef(leg.piece(), index)),
+        Optional.empty(),
+        Optional.of(supply),
+        supply.volts(),
+        start - before + Math.min(feed.position(), string.places()),
+        lead,
+        feed.gaugeOrUsual(),
+        feed.gaugeOrUsual().loopOhms(lead.metres()),
+        feed.fuseAmps());
+  }
+
+  /** The port of this run. */
+  static PortRef portOf(Controller controller, Run run) {
+    return new PortRef(controller.id(), run.kind(), run.port());
+  }
+}

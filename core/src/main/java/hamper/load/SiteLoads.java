@@ -1,0 +1,157 @@
+package hamper.load;
+
+import hamper.catalog.PixelType;
+import hamper.catalog.Power;
+import hamper.display.Controller;
+import hamper.display.MainsCircuit;
+import hamper.display.Piece;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.Prop;
+import hamper.display.Supply;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What power inputs, supplies and mains circuits carry, all white. Source: the load rules.
+ *
+ * @param inputs of controllers that anything hangs on, by controller and number
+ * @param supplies in their order
+ * @param mains in their order
+ * @param idleWatts of all patched pixels when dark (W)
+ */
+public record SiteLoads(
+    List<InputLoad> inputs, List<SupplyLoad> supplies, List<MainsLoad> mains, double idleWatts) {
+  /** Most of a rating that is planned on. */
+  public static final double PLANNED_SHARE = 0.8;
+
+  /**
+   * @param input of the controller, from 1
+   * @param rating of the input
+   * @param amps of its ports' own feeds at planned brightness (A)
+   * @param fullAmps the same at 100 % (A)
+   */
+  public record InputLoad(
+      String controller, int input, Power rating, double amps, double fullAmps) {}
+
+  /**
+   * @param amps that it gives at planned brightness (A)
+   * @param fullAmps the same at 100 % (A)
+   * @param feeds that come from it, own feeds of ports included
+   */
+  public record SupplyLoad(Supply supply, double amps, double fullAmps, List<FeedLoad> feeds) {}
+
+  /**
+   * @param watts taken from it at planned brightness (W)
+   * @param fullWatts the same at 100 % (W)
+   */
+  public record MainsLoad(MainsCircuit mains, double watts, double fullWatts) {}
+
+  public SiteLoads {
+    inputs = List.copyOf(inputs);
+    supplies = List.copyOf(supplies);
+    mains = List.copyOf(mains);
+  }
+
+  public static SiteLoads of(Plan plan, List<RunPower> runs) {
+    List<SupplyLoad> supplies = supplies(plan, runs);
+    return new SiteLoads(
+        inputs(plan, runs),
+        supplies,
+        plan.display().power().mains().stream().map(one -> mains(one, supplies)).toList(),
+        idleWatts(plan));
+  }
+
+  private record InputKey(String controller, int input) {}
+
+  private static List<InputLoad> inputs(Plan plan, List<RunPower> runs) {
+    Map<InputKey, double[]> amps = new LinkedHashMap<>();
+    for (RunPower run : runs) {
+      run.input()
+          .ifPresent(
+              input -> {
+                double[] sums =
+                    amps.computeIfAbsent(
+                        new InputKey(run.port().controller(), input), key -> new double[2]);
+                run.feeds()
+                    .filter(feed -> feed.at().isEmpty())
+                    .forEach(
+                        feed -> {
+                          sums[0] += feed.amps();
+                          sums[1] += feed.fullAmps();
+                        });
+              });
+    }
+    List<InputLoad> loads = new ArrayList<>();
+    amps.forEach(
+        (key, sums) -> {
+          Controller controller = plan.existingController(key.controller());
+          Power rating = plan.modelOf(controller).powerInputs().get(key.input() - 1);
+          loads.add(new InputLoad(key.controller(), key.input(), rating, sums[0], sums[1]));
+        });
+    return loads;
+  }
+
+  private static List<SupplyLoad> supplies(Plan plan, List<RunPower> runs) {
+    Map<String, List<FeedLoad>> feeds = new LinkedHashMap<>();
+    plan.display().power().supplies().forEach(one -> feeds.put(one.id(), new ArrayList<>()));
+    for (RunPower run : runs) {
+      run.feeds()
+          .forEach(feed -> feed.supply().ifPresent(supply -> feeds.get(supply.id()).add(feed)));
+    }
+    List<SupplyLoad> loads = new ArrayList<>();
+    feeds.forEach(
+        (id, own) ->
+            loads.add(
+                new SupplyLoad(
+                    plan.existingSupply(id),
+                    own.stream().mapToDouble(FeedLoad::amps).sum(),
+                    own.stream().mapToDouble(FeedLoad::fullAmps).sum(),
+                    List.copyOf(own))));
+    return loads;
+  }
+
+  private static MainsLoad mains(MainsCircuit circuit, List<SupplyLoad> supplies) {
+    double watts = circuit.otherWatts();
+    double fullWatts = circuit.otherWatts();
+    for (SupplyLoad load : supplies) {
+      if (load.supply().mains().equals(Optional.of(circuit.id()))) {
+        watts += load.supply().mainsWatts(load.amps());
+        fullWatts += load.supply().mainsWatts(load.fullAmps());
+      }
+    }
+    return new MainsLoad(circuit, watts, fullWatts);
+  }
+
+  private static double idleWatts(Plan plan) {
+    double watts = 0;
+    for (Prop prop : plan.display().props()) {
+      for (Piece piece : prop.pieces()) {
+        if (piece instanceof PixelString string && plan.leg(piece.id()).isPresent()) {
+          PixelType type = plan.typeOf(string);
+          watts += Current.amps(type, string.places(), 0, 0) * type.volts();
+        }
+      }
+    }
+    for (Controller controller : plan.display().controllers()) {
+      watts += gapWatts(plan, controller);
+    }
+    return watts;
+  }
+
+  private static double gapWatts(Plan plan, Controller controller) {
+    return controller.runs().stream()
+        .flatMap(run -> run.legs().stream())
+        .filter(leg -> leg.nullPixels() > 0)
+        .mapToDouble(
+            leg ->
+                plan.existingPiece(leg.piece()).piece() instanceof PixelString string
+                    ? Current.amps(plan.typeOf(string), 0, leg.nullPixels(), 0)
+                        * plan.typeOf(string).volts()
+                    : 0)
+        .sum();
+  }
+}
