@@ -48,7 +48,8 @@ class ArchitectureTest {
           .definedBy("hamper.advise..")
           .whereLayer("advise")
           .mayOnlyAccessLayers(
-              "value", "address", "catalog", "display", "resolve", "network", "check", "edit")
+              "value", "address", "catalog", "display", "resolve", "load", "network", "check",
+              "edit")
           .whereLayer("address")
           .mayOnlyAccessLayers("value")
           .whereLayer("catalog")

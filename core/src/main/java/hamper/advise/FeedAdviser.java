@@ -16,6 +16,7 @@ import hamper.edit.PutController;
 import hamper.edit.PutSupply;
 import hamper.edit.SetFeeds;
 import hamper.edit.Together;
+import hamper.load.FeedLoad;
 import hamper.load.RunPower;
 import hamper.load.RunPowers;
 import java.util.ArrayList;
@@ -135,11 +136,14 @@ final class FeedAdviser implements Adviser {
                   prepare.add(new PutSupply(made));
                   return made;
                 });
-    if (power.ownFeed().isPresent()) {
-      power
-          .input()
-          .ifPresent(
-              input -> prepare.add(new PutController(NewSupply.on(controller, input, chosen))));
+    Controller powered = controller;
+    for (FeedLoad feed : power.feeds().toList()) {
+      if (feed.supply().isEmpty() && feed.input().isPresent()) {
+        powered = powered.withSupply(feed.input().get(), chosen.id());
+      }
+    }
+    if (!powered.equals(controller)) {
+      prepare.add(new PutController(powered));
     }
     return chosen;
   }

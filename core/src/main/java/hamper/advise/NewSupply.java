@@ -2,11 +2,9 @@ package hamper.advise;
 
 import hamper.display.Controller;
 import hamper.display.Plan;
-import hamper.display.PoweredInput;
 import hamper.display.Supply;
 import hamper.load.PortLoads;
 import hamper.load.SiteLoads;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -42,13 +40,5 @@ final class NewSupply {
   /** The smallest rating that is sold and gives so many amperes. */
   static Optional<Double> rating(double amps) {
     return RATINGS.stream().filter(size -> size >= amps).findFirst();
-  }
-
-  /** The controller with a power input on a supply. */
-  static Controller on(Controller controller, int input, Supply supply) {
-    List<PoweredInput> powered = new ArrayList<>(controller.powered());
-    powered.removeIf(one -> one.input() == input);
-    powered.add(new PoweredInput(input, supply.id()));
-    return controller.withPowered(powered);
   }
 }

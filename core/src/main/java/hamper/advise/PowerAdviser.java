@@ -22,6 +22,7 @@ import hamper.edit.SetGap;
 import hamper.edit.SetJoint;
 import hamper.edit.Together;
 import hamper.load.FeedLoad;
+import hamper.load.Island;
 import hamper.load.RunPower;
 import hamper.load.SiteLoads;
 import java.util.ArrayList;
@@ -121,17 +122,21 @@ final class PowerAdviser implements Adviser {
     Controller controller = facts.plan().existingController(main.controller().orElseThrow());
     return facts.power().stream()
         .filter(run -> run.port().controller().equals(controller.id()))
-        .filter(run -> run.ownFeed().filter(feed -> feed.supply().isEmpty()).isPresent())
+        .flatMap(run -> run.islands().stream())
         .flatMap(
-            run ->
-                run.feeds()
+            island ->
+                island.feeds().stream()
                     .flatMap(feed -> feed.supply().stream())
                     .distinct()
-                    .flatMap(
-                        supply ->
-                            run.input().stream()
-                                .map(input -> NewSupply.on(controller, input, supply))))
+                    .flatMap(supply -> named(controller, island, supply)))
         .map(PutController::new);
+  }
+
+  private static Stream<Controller> named(Controller controller, Island island, Supply supply) {
+    return island.feeds().stream()
+        .filter(feed -> feed.supply().isEmpty())
+        .flatMap(feed -> feed.input().stream())
+        .map(input -> controller.withSupply(input, supply.id()));
   }
 
   /** Feeds and inputs of wrong voltage on a supply of the right one, new where there is none. */
@@ -158,12 +163,15 @@ final class PowerAdviser implements Adviser {
     return power(facts, main)
         .map(
             run -> {
-              run.ownFeed()
-                  .filter(feed -> feed.volts() != volts)
-                  .flatMap(feed -> run.input())
-                  .ifPresent(
-                      input ->
-                          edits.add(new PutController(NewSupply.on(controller, input, right))));
+              Controller powered = controller;
+              for (FeedLoad feed : run.feeds().filter(one -> one.volts() != volts).toList()) {
+                if (feed.input().isPresent()) {
+                  powered = powered.withSupply(feed.input().get(), right.id());
+                }
+              }
+              if (!powered.equals(controller)) {
+                edits.add(new PutController(powered));
+              }
               run.feeds()
                   .flatMap(feed -> feed.at().stream())
                   .map(FeedLoad.FeedRef::piece)

@@ -15,8 +15,9 @@ final class FeedWords {
   static String of(Plan plan, FeedLoad feed) {
     String port = plan.written(feed.port());
     if (feed.at().isEmpty()) {
-      return feed.box()
-          .map(box -> "the socket of %s on box %d".formatted(port, box))
+      return feed.input()
+          .filter(input -> input.bank().isPresent())
+          .map(input -> "the socket of %s on box %d".formatted(port, input.input()))
           .orElse("the socket of " + port);
     }
     PieceAt at = plan.existingPiece(feed.at().get().piece());

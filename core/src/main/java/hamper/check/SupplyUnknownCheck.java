@@ -1,12 +1,13 @@
 package hamper.check;
 
 import hamper.display.Plan;
+import hamper.display.PoweredInput;
 import hamper.load.FeedLoad;
 import hamper.load.Island;
 import hamper.load.RunPower;
-import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.TreeMap;
+import java.util.Map;
 import java.util.function.Consumer;
 
 /** A power input of unknown supply, on runs that other supplies feed too. */
@@ -25,36 +26,36 @@ final class SupplyUnknownCheck implements Check {
     return PAGE;
   }
 
-  private record Input(String controller, int number) {}
+  private record Input(String controller, PoweredInput.Socket socket) {}
 
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
-    TreeMap<Input, FeedLoad> unknown =
-        new TreeMap<>(Comparator.comparing(Input::controller).thenComparing(Input::number));
+    Map<Input, FeedLoad> unknown = new LinkedHashMap<>();
     for (RunPower run : facts.power()) {
       for (Island island : run.islands()) {
-        if (run.input().isPresent() && unknown(island)) {
-          unknown.putIfAbsent(
-              new Input(run.port().controller(), run.input().get()), island.feeds().get(0));
+        if (island.feeds().stream().anyMatch(feed -> feed.supply().isPresent())) {
+          unknown(run, island, unknown);
         }
       }
     }
     unknown.forEach((input, feed) -> out.accept(told(facts.plan(), input, feed)));
   }
 
-  /** The socket's own supply is not known, and another comes in. */
-  private static boolean unknown(Island island) {
-    return island.feeds().stream().anyMatch(feed -> feed.supply().isEmpty())
-        && island.feeds().stream().anyMatch(feed -> feed.supply().isPresent());
+  private static void unknown(RunPower run, Island island, Map<Input, FeedLoad> unknown) {
+    for (FeedLoad feed : island.feeds()) {
+      if (feed.supply().isEmpty() && feed.input().isPresent()) {
+        unknown.putIfAbsent(new Input(run.port().controller(), feed.input().get()), feed);
+      }
+    }
   }
 
   private Finding told(Plan plan, Input input, FeedLoad feed) {
     String tag = plan.existingController(input.controller()).tag();
     return finding(
-        "Power input %d of %s has no supply named, and %s is fed from elsewhere too"
-            .formatted(input.number(), tag, plan.written(feed.port())),
+        "No supply is named for %s of %s, and %s is fed from elsewhere too"
+            .formatted(input.socket().title(), tag, plan.written(feed.port())),
         "no supply",
-        "a supply for power input " + input.number(),
+        "a supply for " + input.socket().title(),
         List.of(Subject.controller(input.controller()), Subject.port(feed.port())));
   }
 }

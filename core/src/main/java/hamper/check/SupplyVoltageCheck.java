@@ -37,6 +37,9 @@ final class SupplyVoltageCheck implements Check {
     }
     for (Controller controller : plan.display().controllers()) {
       for (PoweredInput input : controller.powered()) {
+        if (input.bank().isPresent()) {
+          continue; // no model tells what its boxes stand
+        }
         Supply supply = plan.existingSupply(input.supply());
         Power rating = plan.modelOf(controller).powerInputs().get(input.input() - 1);
         if (supply.volts() > rating.volts()) {

@@ -42,6 +42,10 @@ public record Controller(
   private static final Comparator<Run> BY_PORT =
       Comparator.comparing(Run::kind).thenComparingInt(Run::port);
 
+  private static final Comparator<PoweredInput> BY_INPUT =
+      Comparator.<PoweredInput>comparingInt(one -> one.bank().orElse(0))
+          .thenComparingInt(PoweredInput::input);
+
   public Controller {
     Require.id("id", id);
     Require.that(
@@ -54,11 +58,14 @@ public record Controller(
     inputs = inputs.map(List::copyOf);
     adapters = List.copyOf(adapters);
     cables = List.copyOf(cables);
-    powered = powered.stream().sorted(Comparator.comparingInt(PoweredInput::input)).toList();
-    Set<Integer> numbers = new HashSet<>();
+    powered = powered.stream().sorted(BY_INPUT).toList();
+    Set<PoweredInput.Socket> sockets = new HashSet<>();
     for (PoweredInput one : powered) {
       Require.that(
-          numbers.add(one.input()), "powered", one.input(), "one supply feeds a power input");
+          sockets.add(one.socket()),
+          "powered",
+          one.socket().title(),
+          "one supply feeds a power input");
     }
     runs = runs.stream().sorted(BY_PORT).toList();
     Set<PortRef> ports = new HashSet<>();
@@ -89,6 +96,22 @@ public record Controller(
         List.of(),
         List.of(),
         runs);
+  }
+
+  /** The supply that feeds one of its power inputs, if somebody said so; its id. */
+  public Optional<String> supplyOf(PoweredInput.Socket socket) {
+    return powered.stream()
+        .filter(one -> one.socket().equals(socket))
+        .map(PoweredInput::supply)
+        .findFirst();
+  }
+
+  /** The same controller with a power input on a supply. */
+  public Controller withSupply(PoweredInput.Socket socket, String supply) {
+    List<PoweredInput> changed = new ArrayList<>(powered);
+    changed.removeIf(one -> one.socket().equals(socket));
+    changed.add(new PoweredInput(socket.bank(), socket.input(), supply));
+    return withPowered(changed);
   }
 
   /** The run of a port, if anything hangs there or is set for it. */

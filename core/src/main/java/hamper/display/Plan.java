@@ -196,16 +196,26 @@ public final class Plan {
         protocol,
         model.title() + " takes " + spoken(model));
     controller.settings().mode().ifPresent(mode -> checkMode(model, mode, place));
-    for (PoweredInput input : controller.powered()) {
-      Require.that(
-          input.input() <= model.powerInputs().size(),
-          place + ".powered",
-          "power input " + input.input(),
-          "%s has %d power inputs".formatted(model.title(), model.powerInputs().size()));
-    }
+    controller.powered().forEach(input -> checkInput(model, input, place + ".powered"));
     for (int i = 0; i < controller.runs().size(); i++) {
       checkRun(controller, controller.runs().get(i), model, "%s.runs[%d]".formatted(place, i));
     }
+  }
+
+  private static void checkInput(DeviceModel model, PoweredInput input, String place) {
+    if (input.bank().isPresent()) {
+      Require.that(
+          model.portsOf(PortKind.PIXEL).flatMap(PortGroup::banks).isPresent(),
+          place,
+          input.socket().title(),
+          model.title() + " has no remote boxes");
+      return;
+    }
+    Require.that(
+        input.input() <= model.powerInputs().size(),
+        place,
+        input.socket().title(),
+        "%s has %d power inputs".formatted(model.title(), model.powerInputs().size()));
   }
 
   private static String spoken(DeviceModel model) {

@@ -52,6 +52,7 @@ public record ExchangeController(String controller, String model) implements Edi
             before.adapters(),
             List.of(),
             before.powered().stream()
+                .filter(one -> one.bank().isEmpty())
                 .filter(one -> one.input() <= next.powerInputs().size())
                 .toList(),
             before.runs());

@@ -3,6 +3,7 @@ package hamper.load;
 import hamper.catalog.Gauge;
 import hamper.display.Cable;
 import hamper.display.PortRef;
+import hamper.display.PoweredInput;
 import hamper.display.Supply;
 import java.util.Optional;
 
@@ -11,7 +12,7 @@ import java.util.Optional;
  *
  * @param port of the run
  * @param at where it is soldered on; empty for a socket's own feed
- * @param box the remote box of the socket, where it is on one
+ * @param input of a socket: the power input behind it, where the model tells any
  * @param supply where it comes from; empty for a port whose power input nobody gave a supply
  * @param volts of the supply; for a port without one as its first string wants it (V)
  * @param position in the run, null pixels and gaps counted, from 1
@@ -25,7 +26,7 @@ import java.util.Optional;
 public record FeedLoad(
     PortRef port,
     Optional<FeedRef> at,
-    Optional<Integer> box,
+    Optional<PoweredInput.Socket> input,
     Optional<Supply> supply,
     double volts,
     int position,

@@ -9,11 +9,10 @@ import java.util.stream.Stream;
 /**
  * The electrical side of a run, solved.
  *
- * @param input of the controller that feeds the port, from 1; empty where its model has none
  * @param positions of the run, null pixels and gaps counted
  * @param islands along the wire
  */
-public record RunPower(PortRef port, Optional<Integer> input, int positions, List<Island> islands) {
+public record RunPower(PortRef port, int positions, List<Island> islands) {
   public RunPower {
     islands = List.copyOf(islands);
   }

@@ -38,8 +38,7 @@ public final class RunPowers {
       islands.add(island(port, part));
       positions = part.before() + part.positions();
     }
-    return Optional.of(
-        new RunPower(port, RunWire.inputOf(plan, controller, run.port()), positions, islands));
+    return Optional.of(new RunPower(port, positions, islands));
   }
 
   private static Island island(PortRef port, RunWire.Part part) {
@@ -76,7 +75,7 @@ public final class RunPowers {
     return new FeedLoad(
         port,
         tap.at(),
-        tap.box(),
+        tap.input(),
         tap.supply(),
         tap.volts(),
         part.before() + tap.position(),

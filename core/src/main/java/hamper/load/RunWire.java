@@ -55,7 +55,7 @@ public final class RunWire {
   /** A feed before anything is known of its current. */
   record Tap(
       Optional<FeedLoad.FeedRef> at,
-      Optional<Integer> box,
+      Optional<PoweredInput.Socket> input,
       Optional<Supply> supply,
       double volts,
       int position,
@@ -107,16 +107,25 @@ public final class RunWire {
   }
 
   /**
-   * The power input that feeds a port, from 1: ports are shared out evenly, in their order; empty
-   * where the model has no inputs of its own.
+   * The power input behind a socket: ports are shared out evenly over the inputs of their
+   * controller, in their order; a remote box has one of its own. Empty where the model tells none.
+   *
+   * @param box of the socket, where the port has boxes
    */
-  public static Optional<Integer> inputOf(Plan plan, Controller controller, int port) {
+  static Optional<PoweredInput.Socket> inputOf(
+      Plan plan, Controller controller, int port, int box) {
+    Optional<PortGroup> group = plan.modelOf(controller).portsOf(PortKind.PIXEL);
+    if (group.flatMap(PortGroup::banks).isPresent()) {
+      int bank = group.get().banks().get().bankOf(port);
+      return Optional.of(new PoweredInput.Socket(Optional.of(bank), box));
+    }
     int inputs = plan.modelOf(controller).powerInputs().size();
     int ports = plan.modeOf(controller, PortKind.PIXEL).map(mode -> mode.ports()).orElse(0);
     if (inputs == 0 || ports == 0) {
       return Optional.empty();
     }
-    return Optional.of(Math.min(inputs, (port - 1) * inputs / ports + 1));
+    int input = Math.min(inputs, (port - 1) * inputs / ports + 1);
+    return Optional.of(new PoweredInput.Socket(Optional.empty(), input));
   }
 
   private void close() {
@@ -149,7 +158,7 @@ public final class RunWire {
     double plug = CONTACT_LOOP + wires.gaugeOrUsual().loopOhms(string.leadMetres());
     if (socket && !wires.dataOnly()) {
       double toFirst = leg.nullPixels() > 0 ? link + CONTACT_LOOP : link + plug;
-      taps.add(ownTap(leg, type, cable, toFirst));
+      taps.add(ownTap(leg, index, type, cable, toFirst));
     }
     double idle = type.idleMilliamps() / 1000;
     if (leg.nullPixels() > 0) {
@@ -191,17 +200,12 @@ public final class RunWire {
     return run.legs().get(index).box().orElse(1);
   }
 
-  private Tap ownTap(Leg leg, PixelType type, Cable cable, double ohms) {
-    Optional<Supply> supply =
-        inputOf(plan, controller, run.port())
-            .flatMap(
-                input ->
-                    controller.powered().stream().filter(one -> one.input() == input).findFirst())
-            .map(PoweredInput::supply)
-            .map(plan::existingSupply);
+  private Tap ownTap(Leg leg, int index, PixelType type, Cable cable, double ohms) {
+    Optional<PoweredInput.Socket> input = inputOf(plan, controller, run.port(), box(index));
+    Optional<Supply> supply = input.flatMap(controller::supplyOf).map(plan::existingSupply);
     return new Tap(
         Optional.empty(),
-        leg.box(),
+        input,
         supply,
         supply.map(Supply::volts).orElse(type.volts()),
         1,

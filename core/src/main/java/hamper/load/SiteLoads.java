@@ -67,23 +67,24 @@ public record SiteLoads(
 
   private record InputKey(String controller, int input) {}
 
+  /** Remote boxes tell no rating, so that only inputs of the controllers themselves are summed. */
   private static List<InputLoad> inputs(Plan plan, List<RunPower> runs) {
     Map<InputKey, double[]> amps = new LinkedHashMap<>();
     for (RunPower run : runs) {
-      run.input()
-          .ifPresent(
-              input -> {
-                double[] sums =
-                    amps.computeIfAbsent(
-                        new InputKey(run.port().controller(), input), key -> new double[2]);
-                run.feeds()
-                    .filter(feed -> feed.at().isEmpty())
-                    .forEach(
-                        feed -> {
-                          sums[0] += feed.amps();
-                          sums[1] += feed.fullAmps();
-                        });
-              });
+      run.feeds()
+          .forEach(
+              feed ->
+                  feed.input()
+                      .filter(input -> input.bank().isEmpty())
+                      .ifPresent(
+                          input -> {
+                            double[] sums =
+                                amps.computeIfAbsent(
+                                    new InputKey(run.port().controller(), input.input()),
+                                    key -> new double[2]);
+                            sums[0] += feed.amps();
+                            sums[1] += feed.fullAmps();
+                          }));
     }
     List<InputLoad> loads = new ArrayList<>();
     amps.forEach(

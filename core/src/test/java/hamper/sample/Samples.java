@@ -42,6 +42,11 @@ import java.util.stream.IntStream;
 public final class Samples {
   public static final PixelType RGB = pixelType("rgb", "RGB");
 
+  /** As RGB, with the currents of a stock node of 12 V. */
+  public static final PixelType NODE =
+      new PixelType(
+          "node", "node", "WS2811", new ColourOrder("RGB"), 24, 800, 300, 0, 0, 12, 9.5, 42, 1);
+
   private Samples() {}
 
   /** 24 bits at 800 kHz for three channels, 8 bits a channel in general; no hog of current. */
@@ -184,6 +189,7 @@ public final class Samples {
   public static Catalog catalog() {
     List<PixelType> types = new ArrayList<>(typesByChannels());
     types.add(RGB);
+    types.add(NODE);
     return Catalog.of(List.of(model(), host()), types);
   }
 }

@@ -119,7 +119,7 @@ final class Mistakes {
             "remote-box",
             yard ->
                 yard.controller("t1", "velmo-reach-32")
-                    .string("ta", "t1", 1, 50)
+                    .string("ta", "t1", 1, 40)
                     .edit(new SetBox("ta", Optional.of(4))),
             "ta",
             "box 4",

@@ -1,7 +1,12 @@
 package hamper.samples;
 
+import hamper.catalog.Banks;
+import hamper.catalog.DeviceModel;
+import hamper.catalog.PortKind;
 import hamper.display.Feed;
 import hamper.display.Leg;
+import hamper.display.PoweredInput;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -40,5 +45,26 @@ final class Feeding {
                     Optional.empty(),
                     Optional.of(FUSE_AMPS)))
         .toList();
+  }
+
+  /** Every power input of a model on one supply, those of its remote boxes included. */
+  static List<PoweredInput> powered(DeviceModel model, String supply) {
+    List<PoweredInput> inputs = new ArrayList<>();
+    for (int input = 1; input <= model.powerInputs().size(); input++) {
+      inputs.add(new PoweredInput(input, supply));
+    }
+    model
+        .portsOf(PortKind.PIXEL)
+        .filter(group -> group.banks().isPresent())
+        .ifPresent(
+            group -> {
+              Banks banks = group.banks().get();
+              for (int bank = 1; bank <= banks.bankOf(group.mostPorts()); bank++) {
+                for (int box = 1; box <= banks.mostBoxes(); box++) {
+                  inputs.add(new PoweredInput(Optional.of(bank), box, supply));
+                }
+              }
+            });
+    return inputs;
   }
 }

@@ -13,7 +13,6 @@ import hamper.display.MainsCircuit;
 import hamper.display.Piece;
 import hamper.display.PixelString;
 import hamper.display.Plan;
-import hamper.display.PoweredInput;
 import hamper.display.Prop;
 import hamper.display.Run;
 import hamper.display.Section;
@@ -25,7 +24,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import java.util.stream.IntStream;
 
 /**
  * Large, plausible displays without a mistake: strings of one to four sections on controllers of
@@ -141,13 +139,7 @@ public final class LargeDisplays {
             .withZone(Optional.of(zone));
     controllers.add(
         new Controller(id, "K" + (index + 1), "Controller", model, settings, Optional.empty(), runs)
-            .withPowered(powered(model, supply)));
-  }
-
-  private List<PoweredInput> powered(String model, String supply) {
-    return IntStream.rangeClosed(1, catalog.model(model).orElseThrow().powerInputs().size())
-        .mapToObj(input -> new PoweredInput(input, supply))
-        .toList();
+            .withPowered(Feeding.powered(catalog.model(model).orElseThrow(), supply)));
   }
 
   private void supply(int index, String zone, double amps) {

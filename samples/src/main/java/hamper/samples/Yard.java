@@ -15,7 +15,6 @@ import hamper.display.Piece;
 import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.PortRef;
-import hamper.display.PoweredInput;
 import hamper.display.Prop;
 import hamper.display.Run;
 import hamper.display.Section;
@@ -33,7 +32,6 @@ import hamper.network.AddressLine;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import java.util.stream.IntStream;
 
 /**
  * A display that is built step by step, as a planner would: each device right until it is changed.
@@ -107,13 +105,7 @@ public final class Yard {
     return edit(
         new PutController(
             new Controller(id, id.toUpperCase(), id, model, fed, Optional.empty(), List.of())
-                .withPowered(powered(found))));
-  }
-
-  private static List<PoweredInput> powered(DeviceModel model) {
-    return IntStream.rangeClosed(1, model.powerInputs().size())
-        .mapToObj(input -> new PoweredInput(input, SUPPLY.id()))
-        .toList();
+                .withPowered(Feeding.powered(found, SUPPLY.id()))));
   }
 
   private static int size(ProtocolSupport support) {

@@ -28,9 +28,11 @@ create table supply (
 create table powered_input (
   display_id varchar(64) not null references display (id) on delete cascade,
   controller_id varchar(64) not null,
+  -- 0 for the controller itself
+  bank int not null,
   input int not null,
   supply_id varchar(64) not null,
-  primary key (display_id, controller_id, input),
+  primary key (display_id, controller_id, bank, input),
   foreign key (display_id, controller_id) references controller (display_id, id),
   foreign key (display_id, supply_id) references supply (display_id, id)
 );

@@ -108,9 +108,13 @@ final class DisplayReader {
     Map<String, List<PoweredInput>> powered =
         grouped(
             "powered_input",
-            "controller_id, input",
+            "controller_id, bank, input",
             row -> row.getString("controller_id"),
-            row -> new PoweredInput(row.getInt("input"), row.getString("supply_id")));
+            row ->
+                new PoweredInput(
+                    Optional.of(row.getInt("bank")).filter(bank -> bank > 0),
+                    row.getInt("input"),
+                    row.getString("supply_id")));
     SitePower power =
         new SitePower(list("supply", this::supply), list("mains_circuit", this::mains));
     List<Subnet> subnets = list("subnet", this::subnet);

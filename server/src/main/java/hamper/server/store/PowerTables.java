@@ -31,7 +31,10 @@ final class PowerTables {
 
   static final Table INPUTS =
       new Table(
-          "powered_input", 2, List.of("controller_id", "input", "supply_id"), PowerTables::inputs);
+          "powered_input",
+          3,
+          List.of("controller_id", "bank", "input", "supply_id"),
+          PowerTables::inputs);
 
   static final Table FEEDS =
       new Table(
@@ -74,7 +77,8 @@ final class PowerTables {
     List<Object[]> rows = new ArrayList<>();
     for (Controller controller : display.controllers()) {
       for (PoweredInput one : controller.powered()) {
-        rows.add(DisplayTables.row(controller.id(), one.input(), one.supply()));
+        rows.add(
+            DisplayTables.row(controller.id(), one.bank().orElse(0), one.input(), one.supply()));
       }
     }
     return rows;

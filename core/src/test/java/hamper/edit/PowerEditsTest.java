@@ -1,0 +1,132 @@
+package hamper.edit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import hamper.address.Protocol;
+import hamper.display.Conductor;
+import hamper.display.Feed;
+import hamper.display.Leg;
+import hamper.display.MainsCircuit;
+import hamper.display.Plan;
+import hamper.display.PoweredInput;
+import hamper.display.SitePower;
+import hamper.display.Supply;
+import hamper.sample.Samples;
+import hamper.value.RefusedException;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestFactory;
+
+/** Feeds, joints, supplies and mains circuits are edited like everything else. */
+class PowerEditsTest {
+  private static final MainsCircuit SHED = new MainsCircuit("m", "Shed", 230, 10, 100);
+
+  private static Supply supply(String id, Optional<String> mains) {
+    return new Supply(id, id, Optional.of("z"), 12, 30, mains, Optional.empty());
+  }
+
+  private static Feed feed(String supply, int position) {
+    return new Feed(supply, position, Optional.empty(), Optional.empty(), Optional.of(5.0));
+  }
+
+  private static Plan fed() {
+    Plan bare =
+        Samples.plan(
+            List.of(Samples.zone("z", 0, 0)),
+            List.of(Samples.string("a", 10), Samples.string("b", 20), Samples.string("c", 30)),
+            Samples.controller("k", Protocol.E131, Samples.run(1, "a", "b")));
+    SitePower power = new SitePower(List.of(supply("s", Optional.of("m"))), List.of(SHED));
+    Plan powered = bare.with(bare.display().withPower(power));
+    return new SetFeeds("a", List.of(feed("s", 10), feed("s", 5))).applyTo(powered).plan();
+  }
+
+  private final Plan plan = fed();
+
+  private Leg leg(Plan at, String piece) {
+    return at.leg(piece).orElseThrow().leg();
+  }
+
+  @TestFactory
+  Stream<DynamicTest> eachIsTakenBackAndDoneAgain() {
+    Stream<Edit> edits =
+        Stream.of(
+            new SetFeeds("b", List.of(feed("s", 3))),
+            new SetFeeds("a", List.of()),
+            new SetJoint("b", List.of(Conductor.NEGATIVE, Conductor.POSITIVE)),
+            new PutSupply(supply("t", Optional.of("m"))),
+            new PutSupply(supply("s", Optional.empty())),
+            new RemoveSupply("s"),
+            new PutMainsCircuit(new MainsCircuit("n", "Porch", 120, 15, 0)),
+            new RemoveMainsCircuit("m"),
+            new RemoveZone("z"));
+    return edits.map(
+        edit ->
+            DynamicTest.dynamicTest(
+                edit.label(plan),
+                () -> {
+                  Edit.Applied done = edit.applyTo(plan);
+                  assertThat(done.plan().display()).isNotEqualTo(plan.display());
+                  Edit.Applied undone = done.inverse().applyTo(done.plan());
+                  assertThat(undone.plan().display()).isEqualTo(plan.display());
+                  Edit.Applied again = undone.inverse().applyTo(undone.plan());
+                  assertThat(again.plan().display()).isEqualTo(done.plan().display());
+                }));
+  }
+
+  @Test
+  void feedsStandInTheOrderOfTheWire() {
+    assertThat(leg(plan, "a").feeds()).extracting(Feed::position).containsExactly(5, 10);
+  }
+
+  @Test
+  void feedsGoWhereTheStringGoes() {
+    Plan moved =
+        new PatchPieces(
+                List.of("a"),
+                new hamper.display.PortRef("k", hamper.catalog.PortKind.PIXEL, 4),
+                Optional.empty())
+            .applyTo(plan)
+            .plan();
+    assertThat(leg(moved, "a").feeds()).isEqualTo(leg(plan, "a").feeds());
+  }
+
+  @Test
+  void whatComesFromASupplyGoesWithIt() {
+    Plan without = new RemoveSupply("s").applyTo(plan).plan();
+    assertThat(leg(without, "a").feeds()).isEmpty();
+    assertThat(without.display().power().supplies()).isEmpty();
+  }
+
+  @Test
+  void aSupplyStaysWhenItsMainsCircuitGoes() {
+    Plan without = new RemoveMainsCircuit("m").applyTo(plan).plan();
+    assertThat(without.existingSupply("s").mains()).isEmpty();
+  }
+
+  @Test
+  void whatLeadsNowhereIsRefusedWithItsPlace() {
+    assertThatThrownBy(() -> new SetFeeds("a", List.of(feed("nobody", 1))).applyTo(plan))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("controllers[0].runs[0].legs[0].feeds")
+        .hasMessageContaining("nobody");
+    assertThatThrownBy(() -> new SetFeeds("c", List.of(feed("s", 1))).applyTo(plan))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("not patched");
+    assertThatThrownBy(() -> new PutSupply(supply("t", Optional.of("gone"))).applyTo(plan))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("mains");
+    var inputs = plan.display().controllers().get(0).withPowered(List.of(new PoweredInput(1, "s")));
+    assertThatThrownBy(() -> new PutController(inputs).applyTo(plan))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("0 power inputs");
+    assertThatThrownBy(
+            () ->
+                inputs.withPowered(List.of(new PoweredInput(1, "s"), new PoweredInput(1, "other"))))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("power input 1");
+  }
+}
