@@ -3,13 +3,16 @@ import type {
   Delta,
   DisplayView,
   Edit,
+  FeedPlanView,
   HandoverView,
   Header,
   Listed,
   MachineAdapter,
+  PortRef,
   Preview,
   RemedyView,
   RowsView,
+  RunView,
 } from './types'
 
 /** An error as the server words it (RFC 9457). */
@@ -104,6 +107,9 @@ export const api = {
     sendFile<Delta>(`/displays/${id}/props/rows?header=${header}&version=${version}`, rows),
   remedies: (id: string, code: string, message: string, signal?: AbortSignal) =>
     post<RemedyView[]>(`/displays/${id}/remedies`, { code, message }, signal),
+  runPower: (id: string, port: PortRef, edit?: Edit, signal?: AbortSignal) =>
+    post<RunView>(`/displays/${id}/power/run`, { port, edit }, signal),
+  feedPlan: (id: string) => post<FeedPlanView>(`/displays/${id}/power/feeds`, {}),
   machineAdapters: () => ask<MachineAdapter[]>('/machine/adapters'),
   events: (id: string) => new EventSource(`/api/displays/${id}/events`),
 }

@@ -8,13 +8,21 @@ const props = defineProps<{ preview?: Preview; refused?: string }>()
 const emit = defineEmits<{ apply: []; leave: [] }>()
 
 const MOST = 4
+function named(names: string[]): string {
+  const more = names.length > MOST ? ` and ${names.length - MOST} more` : ''
+  return names.slice(0, MOST).join(', ') + more
+}
 const lines = computed(() => {
-  const { moved, unpatched, found, cleared } = props.preview!
+  const { moved, unpatched, found, cleared, lanes, stale } = props.preview!
   const told = moved ? [moved] : ['no address moves']
+  if (lanes.length) {
+    told.push(`changes ${named(lanes.map((lane) => lane.written))}`)
+  }
+  if (stale.length) {
+    told.push(`${named(stale)} would want the configuration anew`)
+  }
   if (unpatched.length) {
-    const names = unpatched.slice(0, MOST).join(', ')
-    const more = unpatched.length > MOST ? ` and ${unpatched.length - MOST} more` : ''
-    told.push(`${counted(unpatched.length, 'piece')} back to the tray: ${names}${more}`)
+    told.push(`${counted(unpatched.length, 'piece')} back to the tray: ${named(unpatched)}`)
   }
   found.slice(0, MOST).forEach((finding) => told.push(`▲ ${finding.message}`))
   if (found.length > MOST) {

@@ -108,6 +108,7 @@ async function add(model: ModelView, count: number) {
       sending: { fromStorage: false, fullUniverses: false, hostName: '' },
       adapters: [],
       cables: [],
+      powered: [],
       runs: [],
     }
   })

@@ -30,7 +30,7 @@ type Row =
 const LABEL = 86
 const METERS = 284
 /** Room under the glass, by what hangs there. */
-const GLASS = { PIXEL: 190, PANEL: 236, DMX: 140, RELAY: 84, SERIAL: 84 }
+const GLASS = { PIXEL: 274, PANEL: 236, DMX: 140, RELAY: 84, SERIAL: 84 }
 
 const display = useDisplay()
 const patching = usePatching()

@@ -30,6 +30,8 @@ const limit = computed(() => limitOf(props.lane))
 const end = computed(() =>
   wires.value.reduce((far, s) => Math.max(far, s.from + s.gap + s.length), 0),
 )
+/** Where power enters besides the socket. */
+const feeds = computed(() => (props.lane.power?.feeds ?? []).filter((feed) => feed.piece))
 const over = computed(() => props.lane.load?.over ?? 0)
 
 const px = (places: number) => `${places * props.scale}px`
@@ -172,6 +174,18 @@ function told(s: Stretch): string {
         <span v-if="width(s) > 84" class="count mono">{{ count(s) }}</span>
       </button>
     </template>
+    <svg
+      v-for="(feed, i) in feeds"
+      :key="`feed${i}`"
+      class="feed"
+      width="8"
+      height="6"
+      :style="{ left: px(feed.position - 0.5) }"
+      aria-hidden="true"
+    >
+      <title>Feed, {{ feed.amps.toFixed(1) }} A</title>
+      <path d="M4 0l4 6H0z" />
+    </svg>
     <div v-if="limit" class="stop" :class="{ broken: over > 0 }" :style="{ left: px(limit) }">
       <span v-if="over > 0" class="excess mono">
         +{{ over }} over the {{ lane.load?.limitBy === 'FRAME' ? 'frame' : 'model' }}
@@ -310,6 +324,13 @@ function told(s: Stretch): string {
   border: 2px solid var(--copper);
   border-right: none;
   border-radius: 2px 0 0 2px;
+}
+.feed {
+  position: absolute;
+  bottom: 0;
+  margin-left: -4px;
+  fill: var(--copper);
+  pointer-events: none;
 }
 .stop {
   position: absolute;

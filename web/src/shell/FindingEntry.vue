@@ -63,7 +63,9 @@ function accept() {
       <p>{{ finding.message }}</p>
       <p class="quiet">{{ finding.yard }}</p>
       <div class="acts">
-        <v-btn size="small" color="primary" @click="goThere(finding.subjects[0])">Go there</v-btn>
+        <v-btn size="small" color="primary" @click="goThere(finding.subjects[0], finding.area)"
+          >Go there</v-btn
+        >
         <v-btn
           size="small"
           :loading="asking"

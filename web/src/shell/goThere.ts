@@ -1,6 +1,7 @@
 import { useRouter } from 'vue-router'
-import type { Subject } from '../api/types'
+import type { Finding, Subject } from '../api/types'
 import { portKey, useDisplay } from '../state/display'
+import { useLoads } from '../state/loads'
 import { usePatching } from '../state/patching'
 
 /** Something that the user may be taken to: a finding's subject, or a find. */
@@ -8,8 +9,21 @@ export function useGoThere() {
   const router = useRouter()
   const display = useDisplay()
   const patching = usePatching()
+  const loads = useLoads()
 
-  return async (subject: Subject) => {
+  /** Feeds, fuses and supplies are settled where their loads are seen. */
+  async function toLoads(subject: Subject) {
+    const port = subject.port ?? (subject.piece && display.legs.get(subject.piece)?.lane.port)
+    loads.reveal = subject.supply ?? subject.mains
+    loads.view = port ? 'runs' : 'power'
+    loads.open = port ? portKey(port) : undefined
+    await router.push({ name: 'loads' })
+  }
+
+  return async (subject: Subject, area?: Finding['area']) => {
+    if (area === 'POWER') {
+      return toLoads(subject)
+    }
     const piece = subject.piece
     const view = subject.controller && display.controllerOf(subject.controller)
     // what concerns no port is settled where controllers are, or hosts

@@ -157,6 +157,7 @@ export const useDisplay = defineStore('display', () => {
       pixelTypes: delta.pixelTypes,
       zones: delta.zones,
       network: delta.network ?? now.network,
+      power: delta.power ?? now.power,
       controllers: merge(
         now.controllers,
         delta.controllers,
@@ -237,6 +238,7 @@ export const useDisplay = defineStore('display', () => {
     propOfPiece,
     legs,
     loose,
+    attempt,
     controllerOf,
     zoneColour,
     pixelTypes,

@@ -3,7 +3,9 @@ import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
 import type { ControllerView, LaneView, LegView } from '../../api/types'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
+import GlassVoltage from './GlassVoltage.vue'
 import PieceEditor from '../../ribbon/PieceEditor.vue'
+import WiringEditor from '../../ribbon/WiringEditor.vue'
 import { useDisplay } from '../../state/display'
 import { usePatching } from '../../state/patching'
 
@@ -33,7 +35,13 @@ const guess = computed(() =>
   props.leg.cableOrigin === 'ESTIMATED' ? `≈${props.leg.cableMetres}` : '–',
 )
 function setGap(nullPixels: number, cableMetres?: number) {
-  void display.edit({ type: 'SetGap', piece: props.leg.piece, nullPixels, cableMetres })
+  void display.edit({
+    type: 'SetGap',
+    piece: props.leg.piece,
+    nullPixels,
+    cableMetres,
+    cableGauge: props.leg.cableGauge,
+  })
 }
 </script>
 
@@ -103,6 +111,10 @@ function setGap(nullPixels: number, cableMetres?: number) {
         </div>
       </template>
     </PieceEditor>
+    <template v-if="string">
+      <GlassVoltage :lane="lane" :leg="leg" :width="width - 170" />
+      <WiringEditor :leg="leg" />
+    </template>
   </div>
 </template>
 

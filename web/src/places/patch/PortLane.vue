@@ -33,6 +33,8 @@ const aimed = computed(() => {
 })
 const ghosts = computed(() => (aimed.value && patching.preview ? patching.dragged : []))
 const load = computed(() => shown.value.load)
+/** The feed through the port's socket, with the fuse of that socket. */
+const own = computed(() => shown.value.power?.feeds.find((feed) => !feed.piece))
 
 const caption = computed(() => {
   if (!aimed.value || !patching.preview) {
@@ -99,11 +101,11 @@ const caption = computed(() => {
           label="Share of the show's frame"
         />
         <LoadMeter
-          v-if="load.fuseAmps"
-          :text="`${load.amps.toFixed(1)}/${load.fuseAmps} A`"
-          :share="load.amps / load.fuseAmps"
-          :mark="load.fullAmps / load.fuseAmps"
-          :label="`Current at planned brightness of the port's fuse; ${load.fullAmps.toFixed(1)} A at 100 %`"
+          v-if="own?.fuseAmps"
+          :text="`${own.amps.toFixed(1)}/${own.fuseAmps} A`"
+          :share="own.amps / own.fuseAmps"
+          :mark="own.fullAmps / own.fuseAmps"
+          :label="`Current at planned brightness of the port's own fuse; ${own.fullAmps.toFixed(1)} A at 100 %`"
         />
       </template>
       <span v-else-if="lane.universe !== undefined" class="mono quiet">

@@ -3,6 +3,7 @@ package hamper.advise;
 import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.check.Subject;
+import hamper.display.Cable;
 import hamper.display.Controller;
 import hamper.display.Feed;
 import hamper.display.Leg;
@@ -59,8 +60,20 @@ final class FeedAdviser implements Adviser {
   private static final List<Way> ONE_LOST =
       List.of(new Way(FeedPlanner.Goal.ONE_LOST, true), new Way(FeedPlanner.Goal.ONE_LOST, false));
 
+  private static final List<Way> THOROUGH =
+      List.of(
+          new Way(FeedPlanner.Goal.ALL, true),
+          new Way(FeedPlanner.Goal.ALL, false),
+          new Way(FeedPlanner.Goal.PLANNED, true),
+          new Way(FeedPlanner.Goal.PLANNED, false));
+
+  /** The edit that sets a run right as far as feeds can, at joints if that will do. */
+  static Optional<Together> best(Plan plan, PortRef port) {
+    return feeds(plan, port, THOROUGH).findFirst();
+  }
+
   /** Edits that add feeds to a run, the one with the easiest work first. */
-  private static Stream<Edit> feeds(Plan plan, PortRef port, List<Way> ways) {
+  private static Stream<Together> feeds(Plan plan, PortRef port, List<Way> ways) {
     Controller controller = plan.existingController(port.controller());
     Optional<Run> run = controller.run(port.kind(), port.port());
     if (run.isEmpty() || RunPowers.of(plan, controller, run.get()).isEmpty()) {
@@ -77,7 +90,10 @@ final class FeedAdviser implements Adviser {
   private static Optional<List<Edit>> feeds(Plan plan, PortRef port, Supply supply, Way way) {
     Controller controller = plan.existingController(port.controller());
     Run run = controller.run(port.kind(), port.port()).orElseThrow();
-    boolean known = supply.zone().isPresent() && controller.settings().zone().isPresent();
+    boolean known =
+        Cable.metresBetween(plan, supply.zone(), controller.settings().zone())
+            .filter(metres -> metres > 0)
+            .isPresent();
     Feed pattern =
         new Feed(
             supply.id(),
@@ -102,7 +118,7 @@ final class FeedAdviser implements Adviser {
     return edits;
   }
 
-  private static Edit together(Plan plan, PortRef port, List<Edit> prepare, List<Edit> edits) {
+  private static Together together(Plan plan, PortRef port, List<Edit> prepare, List<Edit> edits) {
     int count =
         edits.stream()
             .mapToInt(

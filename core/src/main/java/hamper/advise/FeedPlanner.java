@@ -24,8 +24,9 @@ import java.util.stream.IntStream;
  *
  * <p>Feeds of one supply only help each other: one more raises every voltage and relieves every
  * other fuse. So a choice that fails even with all later places added need not be looked into, and
- * numbers are tried from one upwards. Past {@link #MOST_TRIED} choices the search gives up on being
- * minimal: it adds what helps most, and takes away again what is not needed.
+ * numbers are tried from one upwards; of the choices of one number, the one with most to spare is
+ * taken. Past {@link #MOST_TRIED} choices the search gives up on being minimal: it adds what helps
+ * most, and takes away again what is not needed.
  */
 final class FeedPlanner {
   /** What the feeds have to bring about. */
@@ -49,7 +50,7 @@ final class FeedPlanner {
   private static final List<Double> FUSES = List.of(1.0, 2.0, 3.0, 4.0, 5.0, 7.5, 10.0, 15.0, 20.0);
   private static final double VOLTAGE_MARGIN = 1.05;
   private static final int MOST_TRIED = 5000;
-  private static final int MOST_PLACES_BETWEEN = 24;
+  private static final int MOST_PLACES_BETWEEN = 16;
 
   private final Plan plan;
   private final Controller controller;
@@ -85,6 +86,13 @@ final class FeedPlanner {
       Plan plan, Controller controller, Run run, Feed pattern, Goal goal, List<Place> places) {
     FeedPlanner planner = new FeedPlanner(plan, controller, run, pattern, goal);
     return planner.search(places).map(planner::withSmallFuses);
+  }
+
+  /** Whether the run has too little voltage somewhere, or too much current in a fuse. */
+  static boolean wanting(Plan plan, Controller controller, Run run) {
+    return RunPowers.of(plan, controller, run)
+        .filter(power -> margin(power, Goal.ALL) < 0)
+        .isPresent();
   }
 
   /** Where legs meet, and the far end of the run. */
@@ -149,19 +157,32 @@ final class FeedPlanner {
       return Optional.empty();
     }
     for (int count = 1; count <= places.size() && tried < MOST_TRIED; count++) {
-      List<Place> found = choose(places, 0, count, new ArrayList<>());
-      if (!found.isEmpty()) {
-        return Optional.of(with(found));
+      Best best = new Best();
+      choose(places, 0, count, new ArrayList<>(), best);
+      if (!best.places.isEmpty()) {
+        return Optional.of(with(best.places));
       }
     }
     return Optional.of(with(greedy(places)));
   }
 
-  /** The first choice of so many more places, from an index on, that reaches the goal. */
-  private List<Place> choose(List<Place> places, int from, int count, List<Place> chosen) {
+  /** Of all choices of one number, the one with most to spare. */
+  private static final class Best {
+    private List<Place> places = List.of();
+    private double spare = -1;
+  }
+
+  /** All choices of so many more places, from an index on, that reach the goal. */
+  private void choose(List<Place> places, int from, int count, List<Place> chosen, Best best) {
     if (count == 0) {
       tried++;
-      return reached(chosen) ? List.copyOf(chosen) : List.of();
+      RunPower power = solved(with(chosen));
+      double spare = Math.min(1 + lossMargin(power), 1);
+      if (margin(power, goal) >= 0 && margin(power, goal) + spare > best.spare) {
+        best.spare = margin(power, goal) + spare;
+        best.places = List.copyOf(chosen);
+      }
+      return;
     }
     for (int i = from; i + count <= places.size() && tried < MOST_TRIED; i++) {
       if (count > 1) {
@@ -169,17 +190,13 @@ final class FeedPlanner {
         List<Place> all = new ArrayList<>(chosen);
         all.addAll(places.subList(i, places.size()));
         if (!reached(all)) {
-          return List.of(); // nor does any choice further on: it has fewer to choose from
+          return; // nor does any choice further on: it has fewer to choose from
         }
       }
       chosen.add(places.get(i));
-      List<Place> found = choose(places, i + 1, count - 1, chosen);
+      choose(places, i + 1, count - 1, chosen, best);
       chosen.remove(chosen.size() - 1);
-      if (!found.isEmpty()) {
-        return found;
-      }
     }
-    return List.of();
   }
 
   private List<Place> greedy(List<Place> places) {
@@ -228,7 +245,10 @@ final class FeedPlanner {
 
   /** How far the goal is kept, as a share of what is allowed; below 0 it is not reached. */
   private double margin(List<Place> places) {
-    RunPower power = solved(with(places));
+    return margin(solved(with(places)), goal);
+  }
+
+  private static double margin(RunPower power, Goal goal) {
     double least = Double.MAX_VALUE;
     for (Island island : power.islands()) {
       for (Island.Reach reach : island.reaches()) {
@@ -236,16 +256,25 @@ final class FeedPlanner {
         double volts = reach.volts().map(Island.Low::volts).orElse(0.0);
         least = Math.min(least, volts / wanted - 1);
       }
-      if (goal == Goal.ONE_LOST && island.worstLoss().isPresent()) {
-        Island.Loss loss = island.worstLoss().get();
-        least = Math.min(least, loss.low().volts() / loss.leastVolts() - 1);
-      }
+    }
+    if (goal == Goal.ONE_LOST) {
+      least = Math.min(least, lossMargin(power));
     }
     return Math.min(
-        least, power.feeds().mapToDouble(this::fuseMargin).min().orElse(Double.MAX_VALUE));
+        least,
+        power.feeds().mapToDouble(feed -> fuseMargin(feed, goal)).min().orElse(Double.MAX_VALUE));
   }
 
-  private double fuseMargin(FeedLoad feed) {
+  /** How far the voltage is kept with any one feed lost, as a share of the least. */
+  private static double lossMargin(RunPower power) {
+    return power.islands().stream()
+        .flatMap(island -> island.worstLoss().stream())
+        .mapToDouble(loss -> loss.low().volts() / loss.leastVolts() - 1)
+        .min()
+        .orElse(Double.MAX_VALUE);
+  }
+
+  private static double fuseMargin(FeedLoad feed, Goal goal) {
     if (feed.fuseAmps().isEmpty()) {
       return Double.MAX_VALUE;
     }

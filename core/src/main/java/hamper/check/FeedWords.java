@@ -43,8 +43,9 @@ final class FeedWords {
     return String.format(Locale.ROOT, "%.1f A", amps);
   }
 
+  /** Loads that want more than there is leave nothing, and never less. */
   static String volts(double volts) {
-    return String.format(Locale.ROOT, "%.1f V", volts);
+    return String.format(Locale.ROOT, "%.1f V", Math.max(0, volts));
   }
 
   /** A rating, without a useless decimal. */

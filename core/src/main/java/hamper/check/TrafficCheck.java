@@ -28,11 +28,6 @@ final class TrafficCheck implements Check {
     return PAGE;
   }
 
-  private static final double WIRED = 100;
-  private static final double WIRED_SHARE = 0.5;
-  private static final double AIR = 20;
-  private static final double AIR_SHARE = 0.25;
-
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
     Map<String, Traffic> adapters = new LinkedHashMap<>();
@@ -74,8 +69,8 @@ final class TrafficCheck implements Check {
             link(key, traffic, hosts.get(key), out);
           }
         });
-    if (air.megabitsPerSecond() > AIR * AIR_SHARE) {
-      out.accept(tooMuch("Over Wi-Fi go", air, AIR * AIR_SHARE, onAir));
+    if (air.megabitsPerSecond() > Traffic.MOST_AIR) {
+      out.accept(tooMuch("Over Wi-Fi go", air, Traffic.MOST_AIR, onAir));
     }
   }
 
@@ -97,9 +92,9 @@ final class TrafficCheck implements Check {
   }
 
   private boolean link(String who, Traffic traffic, Subject subject, Consumer<Finding> out) {
-    boolean over = traffic.megabitsPerSecond() > WIRED * WIRED_SHARE;
+    boolean over = traffic.megabitsPerSecond() > Traffic.MOST_WIRED;
     if (over) {
-      out.accept(tooMuch(who, traffic, WIRED * WIRED_SHARE, List.of(subject)));
+      out.accept(tooMuch(who, traffic, Traffic.MOST_WIRED, List.of(subject)));
     }
     return over;
   }

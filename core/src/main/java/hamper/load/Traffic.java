@@ -21,6 +21,12 @@ public record Traffic(double packetsPerSecond, double megabitsPerSecond) {
   /** Slots of a universe that is sent in full. */
   public static final int FULL_UNIVERSE = 512;
 
+  /** Most that is planned on a wired link of 100 Mbit/s: half of it (Mbit/s). */
+  public static final double MOST_WIRED = 50;
+
+  /** Most that is planned on the air, shared by all of a Wi-Fi cell: a quarter of 20 (Mbit/s). */
+  public static final double MOST_AIR = 5;
+
   private static final int LEAST_IP_BYTES = 46;
   private static final int IP_AND_UDP_BYTES = 28;
   private static final int ETHERNET_BYTES = 38;

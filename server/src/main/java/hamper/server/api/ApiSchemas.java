@@ -2,6 +2,7 @@ package hamper.server.api;
 
 import hamper.address.ColourOrder;
 import hamper.address.IpAddress;
+import hamper.catalog.Gauge;
 import hamper.display.Circuit;
 import hamper.display.Fixture;
 import hamper.display.PixelString;
@@ -42,6 +43,9 @@ class ApiSchemas implements OpenApiCustomizer {
           HandoverController.HandoverView.class,
           CatalogueController.CatalogueView.class,
           MachineController.MachineAdapter.class,
+          PowerController.RunRequest.class,
+          PowerController.RunView.class,
+          PowerController.FeedPlanView.class,
           PropRowsController.RowsView.class,
           RemediesController.RemediesRequest.class,
           RemediesController.RemedyView.class);
@@ -64,6 +68,7 @@ class ApiSchemas implements OpenApiCustomizer {
     records.forEach((name, type) -> complete(schemas, name, type));
     schemas.values().forEach(schema -> onlyRecords(schema, records.keySet()));
     schemas.put(ColourOrder.class.getSimpleName(), new StringSchema().example("GRB"));
+    schemas.put(Gauge.class.getSimpleName(), new StringSchema().example("AWG 18"));
     schemas.put(IpAddress.class.getSimpleName(), new StringSchema().example("198.51.100.11"));
   }
 

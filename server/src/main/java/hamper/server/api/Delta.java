@@ -16,6 +16,7 @@ import java.util.Optional;
  * @param controllers those that look different
  * @param controllerOrder the ids of all, in list order
  * @param network all of it, where any of it changed
+ * @param power all of it, where any of it changed
  * @param findings all of them, where any changed
  */
 public record Delta(
@@ -28,6 +29,7 @@ public record Delta(
     List<PixelType> pixelTypes,
     List<Zone> zones,
     Optional<NetworkView> network,
+    Optional<PowerView> power,
     List<ControllerView> controllers,
     List<String> controllerOrder,
     List<PropView> props,

@@ -4,6 +4,7 @@ import hamper.change.Moves;
 import hamper.check.Checks;
 import hamper.check.Facts;
 import hamper.check.Finding;
+import hamper.config.Configuration;
 import hamper.edit.Edit;
 import hamper.server.api.ControllerView.BlockView;
 import hamper.server.api.Preview.BlockChange;
@@ -34,6 +35,7 @@ final class Deltas {
         look.facts().plan().catalog().pixelTypes(),
         plan.zones(),
         shown.network(),
+        shown.power(),
         shown.props(),
         shown.controllers(),
         shown.findings(),
@@ -57,6 +59,7 @@ final class Deltas {
         step.after().plan().catalog().pixelTypes(),
         now.zones(),
         changed(was.network(), is.network()),
+        changed(was.power(), is.power()),
         different(was.controllers(), is.controllers(), view -> view.controller().id()),
         is.controllers().stream().map(view -> view.controller().id()).toList(),
         different(was.props(), is.props(), view -> view.prop().id()),
@@ -81,8 +84,10 @@ final class Deltas {
         edit.label(before.plan()),
         moved(before, after),
         added(lanes(before), lanes(after)),
+        PowerView.of(after),
         blocks(before, after),
         unpatched(before, after),
+        stale(before, after),
         added(was, is),
         added(is, was));
   }
@@ -99,6 +104,17 @@ final class Deltas {
                     view.controller().id(),
                     Optional.ofNullable(was.get(view.controller().id())),
                     view.block()))
+        .toList();
+  }
+
+  /** Tags of controllers whose configuration differs. */
+  private static List<String> stale(Facts before, Facts after) {
+    Map<String, Configuration> was = new HashMap<>();
+    before.configurations().forEach(one -> was.put(one.controller(), one));
+    return after.configurations().stream()
+        .filter(one -> was.containsKey(one.controller()))
+        .filter(one -> !one.equals(was.get(one.controller())))
+        .map(one -> after.plan().existingController(one.controller()).tag())
         .toList();
   }
 

@@ -21,6 +21,7 @@ public record DisplayView(
     List<PixelType> pixelTypes,
     List<Zone> zones,
     NetworkView network,
+    PowerView power,
     List<PropView> props,
     List<ControllerView> controllers,
     List<Finding> findings,

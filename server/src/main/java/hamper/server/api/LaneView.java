@@ -13,6 +13,7 @@ import java.util.Optional;
  * @param bank where the ports come out at remote boxes
  * @param modelLimit most pixels of three channels the model drives there, where it carries pixels
  * @param universe of a DMX port in use
+ * @param power voltages and feeds, where it carries pixels
  */
 public record LaneView(
     PortRef port,
@@ -24,6 +25,7 @@ public record LaneView(
     Optional<Double> fuseAmps,
     Optional<Integer> universe,
     Optional<LoadView> load,
+    Optional<RunPowerView> power,
     List<LegView> legs) {
   /**
    * Where a port comes out, for the crew.

@@ -1,6 +1,9 @@
 package hamper.server.api;
 
+import hamper.catalog.Gauge;
 import hamper.display.Cable;
+import hamper.display.Conductor;
+import hamper.display.Feed;
 import java.util.List;
 import java.util.Optional;
 
@@ -12,6 +15,9 @@ import java.util.Optional;
  * @param cableMetres of the gap (m); 0 where it is not known
  * @param cableOrigin whether somebody entered it, or it is estimated from the zones
  * @param pixels that light
+ * @param cableGauge where somebody entered one
+ * @param cut conductors that do not pass the joint before it
+ * @param feeds along its string
  * @param places on the wire: pixels and null pixels, gap included
  */
 public record LegView(
@@ -27,4 +33,7 @@ public record LegView(
     int pixels,
     int places,
     int brightness,
+    Optional<Gauge> cableGauge,
+    List<Conductor> cut,
+    List<Feed> feeds,
     List<SectionView> sections) {}

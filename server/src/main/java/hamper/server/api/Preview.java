@@ -10,8 +10,11 @@ import java.util.Optional;
  *
  * @param moved a line on which legs would get other addresses
  * @param lanes that would look different
+ * @param power supplies, mains circuits and power inputs as they would be
  * @param blocks of controllers whose block would be another
  * @param unpatched titles of pieces that would go back to the tray
+ * @param stale tags of controllers whose configuration would be another, so that what they were
+ *     given would be stale
  * @param found findings it would bring
  * @param cleared findings it would clear
  */
@@ -19,8 +22,10 @@ public record Preview(
     String label,
     String moved,
     List<LaneView> lanes,
+    PowerView power,
     List<BlockChange> blocks,
     List<String> unpatched,
+    List<String> stale,
     List<Finding> found,
     List<Finding> cleared) {
   /**

@@ -10,6 +10,7 @@ record Shown(
     List<ControllerView> controllers,
     List<PropView> props,
     NetworkView network,
+    PowerView power,
     List<Finding> findings,
     List<Checks.Taken> accepted) {
   static Shown of(Facts facts) {
@@ -18,6 +19,7 @@ record Shown(
         Views.controllers(facts),
         Views.props(facts),
         NetworkView.of(facts),
+        PowerView.of(facts),
         told.open(),
         told.accepted());
   }

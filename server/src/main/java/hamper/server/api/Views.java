@@ -25,10 +25,13 @@ import hamper.display.Section;
 import hamper.display.SerialDimmer;
 import hamper.display.SlotPiece;
 import hamper.display.Wall;
-import hamper.load.PortLoads;
+import hamper.load.PortLoad;
+import hamper.load.RunPower;
+import hamper.load.Traffic;
 import hamper.resolve.ControllerBlock;
 import hamper.resolve.Placement;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -41,10 +44,14 @@ import java.util.stream.IntStream;
 final class Views {
   private final Facts facts;
   private final Plan plan;
+  private final Map<PortRef, PortLoad> loads = new HashMap<>();
+  private final Map<PortRef, RunPower> power = new HashMap<>();
 
   private Views(Facts facts) {
     this.facts = facts;
     this.plan = facts.plan();
+    facts.loads().forEach(load -> loads.put(load.port(), load));
+    facts.power().forEach(run -> power.put(run.port(), run));
   }
 
   static List<ControllerView> controllers(Facts facts) {
@@ -137,8 +144,24 @@ final class Views {
             : Optional.empty(),
         group.fuseAmps(),
         Optional.ofNullable(block.dmxUniverses().get(port)),
-        PortLoads.of(plan, controller, run).map(LoadView::of),
+        Optional.ofNullable(loads.get(port)).map(load -> load(controller, load, placements)),
+        Optional.ofNullable(power.get(port)).map(RunPowerView::of),
         legs(controller, run, placements));
+  }
+
+  private LoadView load(Controller controller, PortLoad load, List<Placement> placements) {
+    int channels =
+        placements.stream().filter(at -> !at.mirror()).mapToInt(Placement::channels).sum();
+    Traffic traffic =
+        controller.sending().fromStorage()
+            ? Traffic.NONE
+            : Traffic.of(
+                controller.protocol(),
+                channels,
+                controller.settings().universeSize(),
+                controller.sending().fullUniverses(),
+                plan.display().settings().framesPerSecond());
+    return LoadView.of(load, traffic, plan.modelOf(controller).wifi());
   }
 
   private static LaneView.BankView bank(Controller controller, Run run, PortRef port, Banks banks) {
@@ -190,6 +213,9 @@ final class Views {
         pixels,
         pixels + nulls + leg.nullPixels(),
         Brightness.percent(first, at.prop(), run, controller),
+        leg.cableGauge(),
+        leg.cut(),
+        leg.feeds(),
         sections);
   }
 

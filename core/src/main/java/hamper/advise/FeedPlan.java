@@ -1,0 +1,70 @@
+package hamper.advise;
+
+import hamper.display.Controller;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Run;
+import hamper.edit.Edit;
+import hamper.edit.Together;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Feeds for every run that needs some, as one step: where nobody has planned power yet, one finding
+ * after another would be a long evening.
+ *
+ * @param edit empty where no run needs or gets any
+ * @param runs that get feeds
+ * @param feeds added in all
+ * @param left ports that no choice of feeds sets right
+ */
+public record FeedPlan(Optional<Edit> edit, int runs, int feeds, List<PortRef> left) {
+  public FeedPlan {
+    left = List.copyOf(left);
+  }
+
+  public static FeedPlan of(Plan plan) {
+    Plan now = plan;
+    List<Edit> edits = new ArrayList<>();
+    List<PortRef> left = new ArrayList<>();
+    int runs = 0;
+    for (Controller controller : plan.display().controllers()) {
+      for (Run run : controller.runs()) {
+        PortRef port = new PortRef(controller.id(), run.kind(), run.port());
+        if (!FeedPlanner.wanting(now, controller(now, port), run)) {
+          continue;
+        }
+        Optional<Together> found = FeedAdviser.best(now, port);
+        if (found.isEmpty() || edits.size() + found.get().edits().size() > Together.MOST) {
+          left.add(port);
+          continue;
+        }
+        edits.addAll(found.get().edits());
+        now = found.get().applyTo(now).plan();
+        runs++;
+      }
+    }
+    int feeds = feeds(now) - feeds(plan);
+    String title = "Add %d feeds to %d runs".formatted(feeds, runs);
+    return new FeedPlan(
+        edits.isEmpty() ? Optional.empty() : Optional.of(new Together(title, edits)),
+        runs,
+        feeds,
+        left);
+  }
+
+  private static Controller controller(Plan plan, PortRef port) {
+    return plan.existingController(port.controller());
+  }
+
+  private static int feeds(Plan plan) {
+    return plan.display().controllers().stream()
+        .flatMap(controller -> controller.runs().stream())
+        .flatMap(run -> run.legs().stream())
+        .flatMap(leg -> Stream.of(leg.feeds().size()))
+        .mapToInt(Integer::intValue)
+        .sum();
+  }
+}

@@ -1,0 +1,76 @@
+package hamper.server.api;
+
+import hamper.advise.FeedPlan;
+import hamper.display.Controller;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Run;
+import hamper.edit.Edit;
+import hamper.load.RunCurves;
+import hamper.load.RunPowers;
+import hamper.server.live.Displays;
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Voltages along a run, and feeds for all runs that want some. */
+@RestController
+@RequestMapping("/api/displays/{id}/power")
+@Tag(name = "power")
+class PowerController {
+  private final Displays displays;
+
+  PowerController(Displays displays) {
+    this.displays = displays;
+  }
+
+  /**
+   * @param edit to be tried on the way, such as a feed that is being dragged
+   */
+  record RunRequest(PortRef port, Optional<Edit> edit) {}
+
+  /**
+   * A run with its voltages.
+   *
+   * @param power left out where no pixels hang there
+   */
+  record RunView(Optional<RunPowerView> power, Optional<RunCurves> curves) {}
+
+  /**
+   * @param edit that adds all of them as one step; left out where none are wanted or none help
+   * @param runs that get feeds
+   * @param left ports that no choice of feeds sets right, as on their cable tags
+   */
+  record FeedPlanView(Optional<Edit> edit, int runs, int feeds, List<String> left) {}
+
+  @PostMapping("/run")
+  @Operation(summary = "The voltage along a run, as it is or with an edit tried; nothing is kept")
+  RunView run(@PathVariable String id, @RequestBody RunRequest request) {
+    Plan now = displays.get(id).look().facts().plan();
+    Plan plan = request.edit().map(edit -> edit.applyTo(now).plan()).orElse(now);
+    Controller controller = plan.existingController(request.port().controller());
+    Optional<Run> run = controller.run(request.port().kind(), request.port().port());
+    return new RunView(
+        run.flatMap(one -> RunPowers.of(plan, controller, one)).map(RunPowerView::of),
+        run.filter(one -> RunPowers.of(plan, controller, one).isPresent())
+            .map(one -> RunCurves.of(plan, controller, one)));
+  }
+
+  @PostMapping("/feeds")
+  @Operation(summary = "Feeds for every run that wants some, as one edit; nothing is kept")
+  FeedPlanView feeds(@PathVariable String id) {
+    Plan plan = displays.get(id).look().facts().plan();
+    FeedPlan found = FeedPlan.of(plan);
+    return new FeedPlanView(
+        found.edit(),
+        found.runs(),
+        found.feeds(),
+        found.left().stream().map(plan::written).toList());
+  }
+}

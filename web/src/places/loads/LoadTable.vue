@@ -1,0 +1,150 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { LaneView } from '../../api/types'
+import { matches } from '../../parts/matches'
+import LoadMeter from '../../ribbon/LoadMeter.vue'
+import { portKey, useDisplay } from '../../state/display'
+import { useLoads } from '../../state/loads'
+import { cellsOf, COLUMNS, heat, type Column } from './loadColumns'
+import RunPanel from './RunPanel.vue'
+
+/** Ports as a heat table, the hottest first; one of them opened. */
+const props = defineProps<{ filter: string; tried: Map<string, LaneView> }>()
+
+const display = useDisplay()
+const loads = useLoads()
+const sorted = ref<Column>('pixels')
+const upward = ref(false)
+
+const ports = computed(() =>
+  display.lanes
+    .filter((lane) => lane.load)
+    .map((now, place) => {
+      const key = portKey(now.port)
+      const lane = props.tried.get(key) ?? now
+      const what = lane.legs.map((leg) => leg.title).join(', ')
+      return { key, now, lane, place, what, cells: cellsOf(lane) }
+    }),
+)
+const shown = computed(() => {
+  const direction = upward.value === (sorted.value !== 'port') ? 1 : -1
+  const share = (port: (typeof ports.value)[number]) =>
+    sorted.value === 'port' ? port.place : port.cells[sorted.value].share
+  return ports.value
+    .filter((port) => matches(props.filter, port.lane.written, port.what))
+    .sort((a, b) => direction * (share(a) - share(b)) || a.place - b.place)
+})
+defineExpose({ shown: computed(() => shown.value.length) })
+
+function sort(column: Column) {
+  upward.value = sorted.value === column ? !upward.value : false
+  sorted.value = column
+}
+function toggle(key: string) {
+  loads.open = loads.open === key ? undefined : key
+}
+</script>
+
+<template>
+  <table>
+    <thead>
+      <tr>
+        <th
+          v-for="column in COLUMNS"
+          :key="column.key"
+          :aria-sort="sorted === column.key ? (upward ? 'ascending' : 'descending') : undefined"
+        >
+          <button type="button" :title="column.means" @click="sort(column.key)">
+            {{ column.title }}{{ sorted === column.key ? (upward ? ' ↑' : ' ↓') : '' }}
+          </button>
+        </th>
+        <th>What hangs there</th>
+      </tr>
+    </thead>
+    <tbody v-for="port in shown" :key="port.key">
+      <tr
+        :class="{ tried: tried.has(port.key), open: loads.open === port.key }"
+        :data-port="port.lane.written"
+        @click="toggle(port.key)"
+      >
+        <td>
+          <button
+            type="button"
+            class="port mono"
+            :aria-expanded="loads.open === port.key"
+            :aria-label="`${port.lane.written}, voltages and feeds`"
+            @click.stop="toggle(port.key)"
+          >
+            {{ port.lane.written }}
+          </button>
+        </td>
+        <td
+          v-for="column in COLUMNS.slice(1)"
+          :key="column.key"
+          :data-column="column.key"
+          :style="{ background: heat(port.cells[column.key as 'pixels'].share) }"
+        >
+          <LoadMeter
+            :text="port.cells[column.key as 'pixels'].text"
+            :share="port.cells[column.key as 'pixels'].share"
+            :label="port.cells[column.key as 'pixels'].told"
+          />
+        </td>
+        <td class="what">{{ port.what }}</td>
+      </tr>
+      <tr v-if="loads.open === port.key">
+        <td :colspan="COLUMNS.length + 1" class="opened"><RunPanel :lane="port.now" /></td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+table {
+  border-collapse: collapse;
+  font-size: 13px;
+  width: 100%;
+  table-layout: fixed;
+}
+th {
+  text-align: left;
+  font-weight: 500;
+  font-size: 12.5px;
+  padding: 4px 10px;
+  color: var(--quiet);
+  border-bottom: 1px solid var(--line-strong);
+}
+th:first-child {
+  width: 78px;
+}
+th:last-child {
+  width: 24%;
+}
+td {
+  padding: 4px 10px;
+  border-bottom: 1px solid var(--line);
+}
+tr[data-port] {
+  cursor: pointer;
+}
+tr[data-port]:hover .port {
+  text-decoration: underline;
+}
+.open .port {
+  color: var(--copper);
+  font-weight: 600;
+}
+.tried .port::after {
+  content: ' ≈';
+  color: var(--copper);
+}
+.what {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.opened {
+  padding: 0 0 10px;
+  border-bottom: none;
+}
+</style>
