@@ -32,10 +32,16 @@ public record IpAddress(String text) implements Comparable<IpAddress> {
   /** The 32 bits as a number from 0. */
   public long bits() {
     long bits = 0;
-    for (String part : text.split("\\.")) {
-      bits = bits << 8 | Integer.parseInt(part);
+    long part = 0;
+    for (int i = 0; i < text.length(); i++) {
+      if (text.charAt(i) == '.') {
+        bits = bits << 8 | part;
+        part = 0;
+      } else {
+        part = part * 10 + text.charAt(i) - '0';
+      }
     }
-    return bits;
+    return bits << 8 | part;
   }
 
   @Override

@@ -78,7 +78,7 @@ final class BrightnessAdviser implements Adviser {
   private static boolean holds(Plan plan, Controller controller, Scope scope) {
     List<RunPower> all = RunPowers.of(plan, controller).toList();
     boolean inputs =
-        SiteLoads.of(plan, all).inputs().stream()
+        SiteLoads.of(plan, List.of(), all).inputs().stream()
             .allMatch(load -> load.amps() <= load.rating().amps() * SiteLoads.PLANNED_SHARE);
     return (!scope.whole() || inputs)
         && all.stream()

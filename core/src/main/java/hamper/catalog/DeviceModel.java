@@ -3,6 +3,8 @@ package hamper.catalog;
 import hamper.address.ColourOrder;
 import hamper.address.Protocol;
 import hamper.value.Require;
+import java.util.Collections;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
@@ -50,7 +52,9 @@ public record DeviceModel(
     Require.text("note", note, 400);
     ports = List.copyOf(ports);
     protocols = List.copyOf(protocols);
-    options = Map.copyOf(options);
+    Map<SectionOption, Told> told = new EnumMap<>(SectionOption.class);
+    told.putAll(options);
+    options = Collections.unmodifiableMap(told);
     powerInputs = List.copyOf(powerInputs);
     handover = List.copyOf(handover);
     Require.inRange("packetsPerSecond", packetsPerSecond, 1, 1_000_000);
@@ -102,7 +106,12 @@ public record DeviceModel(
   }
 
   public Optional<PortGroup> portsOf(PortKind kind) {
-    return ports.stream().filter(group -> group.kind() == kind).findFirst();
+    for (PortGroup group : ports) {
+      if (group.kind() == kind) {
+        return Optional.of(group);
+      }
+    }
+    return Optional.empty();
   }
 
   public Optional<ProtocolSupport> support(Protocol protocol) {

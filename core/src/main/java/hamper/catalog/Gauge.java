@@ -5,6 +5,7 @@ import hamper.value.Require;
 import java.util.Map;
 import java.util.NavigableMap;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 
 /**
  * A wire size: an AWG number or a cross section, as it is printed on the cable.
@@ -30,6 +31,16 @@ public record Gauge(String text) {
   private static final String AWG_MARK = "AWG ";
   private static final String AREA_MARK = " mm²";
 
+  /** What is known of the table's gauges, so that nothing is read off their texts again. */
+  private static final Map<String, Known> KNOWN =
+      AWG.keySet().stream()
+          .collect(
+              Collectors.toUnmodifiableMap(
+                  number -> AWG_MARK + number,
+                  number -> new Known(AWG.get(number), MOST_AMPS.get(number))));
+
+  private record Known(double milliohmsPerMetre, double mostAmps) {}
+
   public Gauge {
     resistance(text);
   }
@@ -54,6 +65,10 @@ public record Gauge(String text) {
 
   /** The largest fuse that protects it (A), a rule of thumb; between table values in proportion. */
   public double mostAmps() {
+    Known known = KNOWN.get(text);
+    if (known != null) {
+      return known.mostAmps();
+    }
     double area = COPPER / milliohmsPerMetre();
     double lastArea = 0;
     double lastAmps = 0;
@@ -70,13 +85,12 @@ public record Gauge(String text) {
   }
 
   private static double resistance(String text) {
+    Known known = text == null ? null : KNOWN.get(text);
+    if (known != null) {
+      return known.milliohmsPerMetre();
+    }
     try {
-      if (text != null && text.startsWith(AWG_MARK)) {
-        Double known = AWG.get(Integer.parseInt(text.substring(AWG_MARK.length())));
-        if (known != null) {
-          return known;
-        }
-      } else if (text != null && text.endsWith(AREA_MARK)) {
+      if (text != null && text.endsWith(AREA_MARK)) {
         String area = text.substring(0, text.length() - AREA_MARK.length());
         return COPPER / Require.inRange("gauge", Double.parseDouble(area), 0.05, 100);
       }

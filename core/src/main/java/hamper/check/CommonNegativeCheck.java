@@ -1,7 +1,6 @@
 package hamper.check;
 
 import hamper.display.Conductor;
-import hamper.display.Controller;
 import hamper.display.Leg;
 import hamper.display.Plan;
 import hamper.display.PortRef;
@@ -33,13 +32,19 @@ final class CommonNegativeCheck implements Check {
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
     for (RunPower power : facts.power()) {
-      Controller controller = facts.plan().existingController(power.port().controller());
-      Run run = controller.run(power.port().kind(), power.port().port()).orElseThrow();
-      boolean cut = run.legs().stream().anyMatch(leg -> leg.cut().contains(Conductor.NEGATIVE));
-      if (cut) {
-        check(facts.plan(), power, run, out);
+      if (cut(power.run())) {
+        check(facts.plan(), power, power.run(), out);
       }
     }
+  }
+
+  private static boolean cut(Run run) {
+    for (Leg leg : run.legs()) {
+      if (leg.cut().contains(Conductor.NEGATIVE)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /**

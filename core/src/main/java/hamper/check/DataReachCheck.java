@@ -5,7 +5,6 @@ import hamper.display.Cable;
 import hamper.display.Controller;
 import hamper.display.Leg;
 import hamper.display.PieceAt;
-import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Run;
@@ -51,9 +50,9 @@ final class DataReachCheck implements Check {
     if (leg.nullPixels() > 0) {
       return;
     }
-    Cable cable = Cable.before(plan, controller, run, index);
-    PieceAt at = plan.existingPiece(leg.piece());
-    double metres = cable.metres() + ((PixelString) at.piece()).leadMetres();
+    Cable cable = Cable.before(plan, controller, run, index, false);
+    PieceAt at = plan.piecesOf(run).get(index);
+    double metres = cable.metres() + at.string().leadMetres();
     if (metres > RISK_METRES) {
       boolean estimated = cable.origin() == Cable.Origin.ESTIMATED;
       Severity severity =

@@ -13,6 +13,7 @@ import hamper.network.Flows;
 import hamper.resolve.Resolution;
 import hamper.resolve.Resolver;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
 
 /** A plan and everything derived from it that checks look at. */
 public record Facts(
@@ -24,23 +25,26 @@ public record Facts(
     List<RunPower> power,
     SiteLoads site) {
   public static Facts of(Plan plan) {
-    return of(plan, RunPowers.of(plan));
+    return of(plan, CompletableFuture.supplyAsync(() -> RunPowers.of(plan)));
   }
 
   /** Without voltages and currents of feeds: nothing is said about power. */
   public static Facts withoutPower(Plan plan) {
-    return of(plan, List.of());
+    return of(plan, CompletableFuture.completedFuture(List.of()));
   }
 
-  private static Facts of(Plan plan, List<RunPower> power) {
+  /** Loads and voltages need no addresses, so they are worked out beside them. */
+  private static Facts of(Plan plan, CompletableFuture<List<RunPower>> power) {
+    CompletableFuture<List<PortLoad>> loads =
+        CompletableFuture.supplyAsync(() -> PortLoads.of(plan));
     Resolution resolution = Resolver.resolve(plan);
     return new Facts(
         plan,
         resolution,
-        PortLoads.of(plan),
+        loads.join(),
         Configurations.of(plan, resolution),
         Flows.of(plan, resolution),
-        power,
-        SiteLoads.of(plan, power));
+        power.join(),
+        SiteLoads.of(plan, loads.join(), power.join()));
   }
 }

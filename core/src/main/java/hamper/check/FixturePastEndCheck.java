@@ -1,6 +1,11 @@
 package hamper.check;
 
 import hamper.catalog.PortKind;
+import hamper.display.Controller;
+import hamper.display.PieceAt;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Run;
 import hamper.display.SlotPiece;
 import java.util.List;
 import java.util.function.Consumer;
@@ -25,27 +30,29 @@ final class FixturePastEndCheck implements Check {
 
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
-    facts
-        .resolution()
-        .placements()
-        .forEach(
-            at -> {
-              if (at.kind() == PortKind.DMX
-                  && facts.plan().existingPiece(at.piece()).piece() instanceof SlotPiece fixture
-                  && fixture.slot() + fixture.channels() - 1 > LAST_SLOT) {
-                int last = fixture.slot() + fixture.channels() - 1;
-                out.accept(
-                    finding(
-                        "%s on %s uses slots %d to %d"
-                            .formatted(
-                                facts.plan().existingPiece(fixture.id()).title(),
-                                facts.plan().written(at.port()),
-                                fixture.slot(),
-                                last),
-                        "slot " + last,
-                        "slot " + LAST_SLOT,
-                        List.of(Subject.leg(at.port(), fixture.id()))));
-              }
-            });
+    Plan plan = facts.plan();
+    for (Controller controller : plan.display().controllers()) {
+      for (Run run : controller.runs()) {
+        if (run.kind() == PortKind.DMX) {
+          PortRef port = new PortRef(controller.id(), run.kind(), run.port());
+          plan.piecesOf(run).forEach(at -> check(plan, port, at, out));
+        }
+      }
+    }
+  }
+
+  private void check(Plan plan, PortRef port, PieceAt at, Consumer<Finding> out) {
+    if (at.piece() instanceof SlotPiece fixture) {
+      int last = fixture.slot() + fixture.channels() - 1;
+      if (last > LAST_SLOT) {
+        out.accept(
+            finding(
+                "%s on %s uses slots %d to %d"
+                    .formatted(at.title(), plan.written(port), fixture.slot(), last),
+                "slot " + last,
+                "slot " + LAST_SLOT,
+                List.of(Subject.leg(port, fixture.id()))));
+      }
+    }
   }
 }

@@ -1,16 +1,18 @@
 package hamper.check;
 
 import hamper.catalog.Gauge;
-import hamper.display.Controller;
 import hamper.display.Leg;
+import hamper.display.PieceAt;
 import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.Run;
 import hamper.load.FeedLoad;
 import hamper.load.Island;
 import hamper.load.RunPower;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 
 /** A fuse that lets more through than the wire behind it stands. */
 final class FuseWireCheck implements Check {
@@ -32,10 +34,8 @@ final class FuseWireCheck implements Check {
   public void run(Facts facts, Consumer<Finding> out) {
     Plan plan = facts.plan();
     for (RunPower power : facts.power()) {
-      Controller controller = plan.existingController(power.port().controller());
-      Run run = controller.run(power.port().kind(), power.port().port()).orElseThrow();
       for (Island island : power.islands()) {
-        Optional<Weakest> joined = weakest(plan, run, island);
+        Optional<Weakest> joined = weakest(plan, power.run(), island);
         for (FeedLoad feed : island.feeds()) {
           check(plan, feed, joined, out);
         }
@@ -48,10 +48,11 @@ final class FuseWireCheck implements Check {
    *
    * @param amps that it stands (A)
    */
-  private record Weakest(double amps, String what) {
-    static Weakest wire(Gauge gauge, boolean usual, String what) {
+  private record Weakest(double amps, Supplier<String> what) {
+    static Weakest wire(Gauge gauge, boolean usual, Supplier<String> what) {
       return new Weakest(
-          gauge.mostAmps(), "%s, %s%s".formatted(what, gauge, usual ? " as usual" : ""));
+          gauge.mostAmps(),
+          () -> "%s, %s%s".formatted(what.get(), gauge, usual ? " as usual" : ""));
     }
 
     Weakest or(Weakest other) {
@@ -62,14 +63,16 @@ final class FuseWireCheck implements Check {
   private static Optional<Weakest> weakest(Plan plan, Run run, Island island) {
     Weakest weakest = null;
     int before = 0;
-    for (Leg leg : run.legs()) {
-      PixelString string = (PixelString) plan.existingPiece(leg.piece()).piece();
+    List<PieceAt> hung = plan.piecesOf(run);
+    for (int i = 0; i < hung.size(); i++) {
+      Leg leg = run.legs().get(i);
+      PixelString string = hung.get(i).string();
       int from = before + 1;
       before += leg.nullPixels() + string.places();
       if (from < island.from() || before > island.to()) {
         continue;
       }
-      Weakest own = ofString(plan, leg, string);
+      Weakest own = ofString(hung.get(i));
       weakest = weakest == null ? own : weakest.or(own);
       if (from > island.from()) {
         weakest = weakest.or(ofCable(leg));
@@ -78,26 +81,27 @@ final class FuseWireCheck implements Check {
     return Optional.ofNullable(weakest);
   }
 
-  private static Weakest ofString(Plan plan, Leg leg, PixelString string) {
-    String title = plan.existingPiece(leg.piece()).title();
+  private static Weakest ofString(PieceAt at) {
+    PixelString string = at.string();
     Weakest wire =
         Weakest.wire(
             string.wires().gaugeOrUsual(),
             string.wires().gauge().isEmpty(),
-            "the wire of " + title);
+            () -> "the wire of " + at.title());
     return string
         .wires()
         .connectorAmps()
-        .map(amps -> wire.or(new Weakest(amps, "the plug of " + title)))
+        .map(amps -> wire.or(new Weakest(amps, () -> "the plug of " + at.title())))
         .orElse(wire);
   }
 
   private static Weakest ofCable(Leg leg) {
-    return Weakest.wire(leg.gaugeOrUsual(), leg.cableGauge().isEmpty(), "the cable before it");
+    return Weakest.wire(
+        leg.gaugeOrUsual(), leg.cableGauge().isEmpty(), () -> "the cable before it");
   }
 
   private void check(Plan plan, FeedLoad feed, Optional<Weakest> joined, Consumer<Finding> out) {
-    Weakest lead = new Weakest(feed.gauge().mostAmps(), "its lead, " + feed.gauge());
+    Weakest lead = new Weakest(feed.gauge().mostAmps(), () -> "its lead, " + feed.gauge());
     Weakest weakest = joined.map(lead::or).orElse(lead);
     boolean fused = feed.fuseAmps().isPresent();
     // a socket without a fuse that the model tells is not judged: nobody knows what stands before
@@ -115,14 +119,14 @@ final class FuseWireCheck implements Check {
                     .formatted(
                         FeedWords.capital(FeedWords.of(plan, feed)),
                         let,
-                        weakest.what(),
+                        weakest.what().get(),
                         FeedWords.rated(weakest.amps(), "A"))
                 : "%s has no fuse, and %s gives up to %s; %s stands %s"
                     .formatted(
                         FeedWords.capital(FeedWords.of(plan, feed)),
                         feed.supply().orElseThrow().name(),
                         let,
-                        weakest.what(),
+                        weakest.what().get(),
                         FeedWords.rated(weakest.amps(), "A")),
             let,
             FeedWords.rated(weakest.amps(), "A"),

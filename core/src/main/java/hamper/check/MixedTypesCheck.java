@@ -3,8 +3,7 @@ package hamper.check;
 import hamper.catalog.PixelType;
 import hamper.catalog.PortKind;
 import hamper.display.Controller;
-import hamper.display.Leg;
-import hamper.display.PixelString;
+import hamper.display.PieceAt;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Run;
@@ -39,29 +38,22 @@ final class MixedTypesCheck implements Check {
   }
 
   private void check(Plan plan, Controller controller, Run run, Consumer<Finding> out) {
-    PixelType first = typeOf(plan, run.legs().get(0));
-    for (Leg leg : run.legs()) {
-      PixelType type = typeOf(plan, leg);
-      if (!understand(first, type)) {
+    List<PieceAt> hung = plan.piecesOf(run);
+    PixelType first = hung.get(0).pixels();
+    for (PieceAt at : hung) {
+      PixelType type = at.pixels();
+      if (type != first && !understand(first, type)) {
         PortRef port = new PortRef(controller.id(), run.kind(), run.port());
         out.accept(
             finding(
                 "%s on %s is %s, and the run begins with %s"
-                    .formatted(
-                        plan.existingPiece(leg.piece()).title(),
-                        plan.written(port),
-                        told(type),
-                        told(first)),
+                    .formatted(at.title(), plan.written(port), told(type), told(first)),
                 told(type),
                 told(first),
-                List.of(Subject.leg(port, leg.piece()))));
+                List.of(Subject.leg(port, at.piece().id()))));
         return;
       }
     }
-  }
-
-  private static PixelType typeOf(Plan plan, Leg leg) {
-    return plan.typeOf((PixelString) plan.existingPiece(leg.piece()).piece());
   }
 
   private static boolean understand(PixelType a, PixelType b) {

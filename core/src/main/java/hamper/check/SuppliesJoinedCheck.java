@@ -30,16 +30,28 @@ final class SuppliesJoinedCheck implements Check {
   public void run(Facts facts, Consumer<Finding> out) {
     for (RunPower run : facts.power()) {
       for (Island island : run.islands()) {
-        List<Supply> supplies =
-            island.feeds().stream().flatMap(feed -> feed.supply().stream()).distinct().toList();
-        if (supplies.size() > 1) {
-          out.accept(told(facts.plan(), run, island, supplies));
+        if (severalSupplies(island)) {
+          out.accept(told(facts.plan(), run, island));
         }
       }
     }
   }
 
-  private Finding told(Plan plan, RunPower run, Island island, List<Supply> supplies) {
+  private static boolean severalSupplies(Island island) {
+    Supply first = null;
+    for (FeedLoad feed : island.feeds()) {
+      Supply supply = feed.supply().orElse(first);
+      if (first != null && supply != first && !supply.equals(first)) {
+        return true;
+      }
+      first = supply;
+    }
+    return false;
+  }
+
+  private Finding told(Plan plan, RunPower run, Island island) {
+    List<Supply> supplies =
+        island.feeds().stream().flatMap(feed -> feed.supply().stream()).distinct().toList();
     String back =
         island.feeds().stream()
             .filter(feed -> feed.amps() < 0)

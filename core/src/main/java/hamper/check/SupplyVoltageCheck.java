@@ -51,10 +51,12 @@ final class SupplyVoltageCheck implements Check {
 
   private void check(
       Plan plan, RunPower run, Island island, Island.Reach reach, Consumer<Finding> out) {
-    island.feeds().stream()
-        .filter(feed -> feed.volts() != reach.suppliedVolts())
-        .findFirst()
-        .ifPresent(feed -> out.accept(told(plan, run, reach, feed)));
+    for (FeedLoad feed : island.feeds()) {
+      if (feed.volts() != reach.suppliedVolts()) {
+        out.accept(told(plan, run, reach, feed));
+        return;
+      }
+    }
   }
 
   private Finding told(Plan plan, RunPower run, Island.Reach reach, FeedLoad feed) {

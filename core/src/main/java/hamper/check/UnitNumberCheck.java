@@ -1,5 +1,6 @@
 package hamper.check;
 
+import hamper.catalog.PortKind;
 import hamper.display.Controller;
 import hamper.display.Leg;
 import hamper.display.PortRef;
@@ -30,7 +31,9 @@ final class UnitNumberCheck implements Check {
   public void run(Facts facts, Consumer<Finding> out) {
     for (Controller controller : facts.plan().display().controllers()) {
       for (Run run : controller.runs()) {
-        run(facts, new PortRef(controller.id(), run.kind(), run.port()), run, out);
+        if (run.kind() == PortKind.SERIAL) {
+          run(facts, new PortRef(controller.id(), run.kind(), run.port()), run, out);
+        }
       }
     }
   }

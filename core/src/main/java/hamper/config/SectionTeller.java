@@ -19,6 +19,7 @@ import hamper.resolve.Placement;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
 
 /** Tells the settings of sections as far as a model takes them, and notes what it lacks. */
 final class SectionTeller {
@@ -26,6 +27,9 @@ final class SectionTeller {
   private final Controller controller;
   private final DeviceModel model;
   private final List<Untold> untold;
+
+  /** The piece asked for last: sections of one string come one after another. */
+  private Optional<PieceAt> last = Optional.empty();
 
   SectionTeller(Plan plan, Controller controller, List<Untold> untold) {
     this.plan = plan;
@@ -40,15 +44,23 @@ final class SectionTeller {
    */
   OutputSection tell(
       Run run, Placement at, boolean opensLeg, boolean opensPort, DeviceStart start) {
-    Section section = sectionOf(at);
+    PieceAt piece = pieceOf(at);
+    Section section = piece.string().sections().get(at.section());
+    ColourOrder order = orderOf(piece, section);
+    int percent = Brightness.percent(section, piece.prop(), run, controller);
     Leg leg = run.legs().get(at.leg());
     int nulls = section.nullPixels() + (opensLeg ? leg.nullPixels() : 0);
-    note(at, SectionOption.NULL_PIXELS, nulls > 0, opensPort, nulls + " null pixels");
-    note(at, SectionOption.GROUP, section.group() > 1, true, "groups of " + section.group());
-    note(at, SectionOption.FOLD, section.fold().isPresent(), true, "a fold");
-    note(at, SectionOption.DIRECTION, section.backward(), true, "running backward");
-    noteOrder(at);
-    noteBrightness(run, at);
+    note(at, SectionOption.NULL_PIXELS, nulls > 0, opensPort, () -> nulls + " null pixels");
+    note(at, SectionOption.GROUP, section.group() > 1, true, () -> "groups of " + section.group());
+    note(at, SectionOption.FOLD, section.fold().isPresent(), true, () -> "a fold");
+    note(at, SectionOption.DIRECTION, section.backward(), true, () -> "running backward");
+    noteOrder(at, order);
+    boolean nearer =
+        section.brightness().isPresent()
+            || piece.prop().brightness().isPresent()
+            || run.brightness().isPresent();
+    // the controller's own brightness is not asked of sections; a nearer one is
+    note(at, SectionOption.BRIGHTNESS, nearer, true, () -> "a brightness of " + percent + " %");
     return new OutputSection(
         nameOf(at),
         start,
@@ -57,8 +69,8 @@ final class SectionTeller {
         told(SectionOption.GROUP, section.group()),
         section.fold().filter(fold -> model.told(SectionOption.FOLD) != Told.NOT),
         told(SectionOption.DIRECTION, section.backward()),
-        perSection(SectionOption.COLOUR_ORDER, order(at)),
-        perSection(SectionOption.BRIGHTNESS, brightness(run, at)),
+        perSection(SectionOption.COLOUR_ORDER, order),
+        perSection(SectionOption.BRIGHTNESS, percent),
         Optional.empty(),
         Optional.empty(),
         Optional.empty());
@@ -89,16 +101,19 @@ final class SectionTeller {
   }
 
   PixelString stringOf(Placement at) {
-    return (PixelString) plan.existingPiece(at.piece()).piece();
+    return (PixelString) pieceOf(at).piece();
   }
 
   ColourOrder order(Placement at) {
-    return sectionOf(at).colourOrder().orElse(plan.typeOf(stringOf(at)).colourOrder());
+    return orderOf(pieceOf(at), sectionOf(at));
+  }
+
+  private static ColourOrder orderOf(PieceAt piece, Section section) {
+    return section.colourOrder().orElseGet(() -> piece.pixels().colourOrder());
   }
 
   int brightness(Run run, Placement at) {
-    return Brightness.percent(
-        sectionOf(at), plan.existingPiece(at.piece()).prop(), run, controller);
+    return Brightness.percent(sectionOf(at), pieceOf(at).prop(), run, controller);
   }
 
   /** The one value of an option that the device takes a port; notes where sections disagree. */
@@ -129,38 +144,34 @@ final class SectionTeller {
         at -> sectionOf(at).backward() ? "backward" : "forward");
   }
 
+  private PieceAt pieceOf(Placement at) {
+    if (last.isEmpty() || !last.get().piece().id().equals(at.piece())) {
+      last = Optional.of(plan.existingPiece(at.piece()));
+    }
+    return last.get();
+  }
+
   private Section sectionOf(Placement at) {
     return stringOf(at).sections().get(at.section());
   }
 
   /** Notes an option that is asked for and cannot be told, or not in this place. */
   private void note(
-      Placement at, SectionOption option, boolean asked, boolean wherePortTakesIt, String what) {
+      Placement at,
+      SectionOption option,
+      boolean asked,
+      boolean wherePortTakesIt,
+      Supplier<String> what) {
     if (asked && model.told(option) == Told.NOT) {
-      untold(at, what + ": the device has no such setting");
+      untold(at, what.get() + ": the device has no such setting");
     } else if (asked && model.told(option) == Told.PER_PORT && !wherePortTakesIt) {
-      untold(at, what + " inside the run: the device takes them at the plug only");
+      untold(at, what.get() + " inside the run: the device takes them at the plug only");
     }
   }
 
-  private void noteOrder(Placement at) {
-    ColourOrder order = order(at);
+  private void noteOrder(Placement at, ColourOrder order) {
     boolean usual = order.equals(model.usualOrder(order.channels()));
-    note(at, SectionOption.COLOUR_ORDER, !usual, true, "colour order " + order);
-  }
-
-  /** The controller's own brightness is not asked of sections; a nearer one is. */
-  private void noteBrightness(Run run, Placement at) {
-    boolean nearer =
-        sectionOf(at).brightness().isPresent()
-            || plan.existingPiece(at.piece()).prop().brightness().isPresent()
-            || run.brightness().isPresent();
-    note(
-        at,
-        SectionOption.BRIGHTNESS,
-        nearer,
-        true,
-        "a brightness of " + brightness(run, at) + " %");
+    note(at, SectionOption.COLOUR_ORDER, !usual, true, () -> "colour order " + order);
   }
 
   private <T> Optional<T> told(SectionOption option, T value) {
@@ -194,7 +205,7 @@ final class SectionTeller {
   }
 
   private String nameOf(Placement at) {
-    PieceAt piece = plan.existingPiece(at.piece());
+    PieceAt piece = pieceOf(at);
     boolean several = piece.piece() instanceof PixelString string && string.sections().size() > 1;
     return several ? piece.title() + " section " + (at.section() + 1) : piece.title();
   }

@@ -1,5 +1,6 @@
 package hamper.display;
 
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -28,18 +29,25 @@ public record Cable(double metres, Origin origin) {
    * @param index of the leg in the run, from 0
    */
   public static Cable before(Plan plan, Controller controller, Run run, int index) {
+    return before(plan, controller, run, index, plan.hasBoxes(controller, run.kind()));
+  }
+
+  /**
+   * @param index of the leg in the run, from 0
+   * @param boxes whether the controller's ports come out at remote boxes
+   */
+  public static Cable before(Plan plan, Controller controller, Run run, int index, boolean boxes) {
     Leg leg = run.legs().get(index);
     if (leg.cableMetres().isPresent()) {
       return new Cable(leg.cableMetres().get(), Origin.ENTERED);
     }
-    if (plan.hasBoxes(controller, run.kind())) {
+    if (boxes) {
       return UNKNOWN; // the way there is the bank's cable, and the box stands at the prop
     }
+    List<PieceAt> hung = plan.piecesOf(run);
     Optional<String> from =
-        index == 0
-            ? controller.settings().zone()
-            : plan.existingPiece(run.legs().get(index - 1).piece()).prop().zone();
-    Optional<String> to = plan.existingPiece(leg.piece()).prop().zone();
+        index == 0 ? controller.settings().zone() : hung.get(index - 1).prop().zone();
+    Optional<String> to = hung.get(index).prop().zone();
     return between(plan, from, to);
   }
 
@@ -52,6 +60,9 @@ public record Cable(double metres, Origin origin) {
   }
 
   private static Cable between(Plan plan, Optional<String> from, Optional<String> to) {
+    if (from.isPresent() && from.equals(to)) {
+      return UNKNOWN; // inside one zone nothing can be told
+    }
     return metresBetween(plan, from, to)
         .filter(metres -> metres > 0)
         .map(metres -> new Cable(Math.ceil(metres * DETOUR), Origin.ESTIMATED))

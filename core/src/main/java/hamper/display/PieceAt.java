@@ -1,9 +1,30 @@
 package hamper.display;
 
-/** A piece and the prop that it belongs to. */
-public record PieceAt(Prop prop, Piece piece) {
+import hamper.catalog.PixelType;
+import java.util.Optional;
+
+/**
+ * A piece and the prop that it belongs to.
+ *
+ * @param type of its pixels, where it is a string
+ */
+public record PieceAt(Prop prop, Piece piece, Optional<PixelType> type) {
   /** How people call the piece. */
   public String title() {
     return prop.titleOf(piece);
+  }
+
+  /**
+   * The string that it is; what hangs on a pixel port is one.
+   *
+   * @throws ClassCastException where it is something else
+   */
+  public PixelString string() {
+    return (PixelString) piece;
+  }
+
+  /** The type of its pixels; what hangs on a pixel port has one. */
+  public PixelType pixels() {
+    return type.orElseThrow();
   }
 }

@@ -53,12 +53,20 @@ public record PixelString(
 
   /** Pixels that light, over all sections. */
   public int pixels() {
-    return sections.stream().mapToInt(Section::pixels).sum();
+    int sum = 0;
+    for (Section section : sections) {
+      sum += section.pixels();
+    }
+    return sum;
   }
 
   /** Null pixels built into it. */
   public int nullPixels() {
-    return sections.stream().mapToInt(Section::nullPixels).sum();
+    int sum = 0;
+    for (Section section : sections) {
+      sum += section.nullPixels();
+    }
+    return sum;
   }
 
   public PixelString withSection(int index, Section section) {

@@ -9,7 +9,9 @@ import hamper.catalog.PortKind;
 import hamper.catalog.PortMode;
 import hamper.value.RefusedException;
 import hamper.value.Require;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,10 +25,14 @@ public final class Plan {
   private final Catalog shipped;
   private final Catalog catalog;
   private final Map<String, PieceAt> pieces = new HashMap<>();
+  private final List<PieceAt> walls = new ArrayList<>();
   private final Map<String, LegAt> legs = new HashMap<>();
   private final Map<String, Integer> controllers = new HashMap<>();
   private final Map<String, Zone> zones = new HashMap<>();
   private final Map<String, Supply> supplies = new HashMap<>();
+
+  /** The pieces of each run, so that going through many runs does not look each of them up. */
+  private final Map<Run, List<PieceAt>> runs = new IdentityHashMap<>();
 
   /**
    * @param shipped the catalogue without the display's own models
@@ -71,6 +77,19 @@ public final class Plan {
             () ->
                 new RefusedException(
                     "piece", Require.quoted(id), "no piece of this display has this id"));
+  }
+
+  /** All walls, hung or not, in the order of props. */
+  public List<PieceAt> walls() {
+    return List.copyOf(walls);
+  }
+
+  /** What hangs on a run, leg by leg; also of a run that is only being tried. */
+  public List<PieceAt> piecesOf(Run run) {
+    List<PieceAt> known = runs.get(run);
+    return known != null
+        ? known
+        : run.legs().stream().map(leg -> existingPiece(leg.piece())).toList();
   }
 
   /** Where a piece hangs, if it is patched. */
@@ -151,32 +170,40 @@ public final class Plan {
     for (int i = 0; i < props.size(); i++) {
       for (int j = 0; j < props.get(i).pieces().size(); j++) {
         Piece piece = props.get(i).pieces().get(j);
-        pieces.put(piece.id(), new PieceAt(props.get(i), piece));
-        if (piece instanceof PixelString string) {
-          checkString(string, "props[%d].pieces[%d]".formatted(i, j));
+        Optional<PixelType> type =
+            piece instanceof PixelString string
+                ? Optional.of(typeOf(string, i, j))
+                : Optional.empty();
+        PieceAt at = new PieceAt(props.get(i), piece, type);
+        pieces.put(piece.id(), at);
+        if (piece instanceof Wall) {
+          walls.add(at);
         }
       }
     }
   }
 
-  private void checkString(PixelString string, String place) {
+  /** The type of a string; told with its place where the string cannot be of it. */
+  private PixelType typeOf(PixelString string, int prop, int piece) {
     PixelType type =
         catalog
             .pixelType(string.pixelType())
             .orElseThrow(
                 () ->
                     new RefusedException(
-                        place + ".pixelType",
+                        "props[%d].pieces[%d].pixelType".formatted(prop, piece),
                         Require.quoted(string.pixelType()),
                         "no pixel type has this id; the catalogue lists them"));
     for (int i = 0; i < string.sections().size(); i++) {
       var order = string.sections().get(i).colourOrder();
-      Require.that(
-          order.isEmpty() || order.get().channels() == type.channels(),
-          "%s.sections[%d].colourOrder".formatted(place, i),
-          order.map(String::valueOf).orElse(""),
-          "pixels of type %s have %d channels".formatted(type.name(), type.channels()));
+      if (order.isPresent() && order.get().channels() != type.channels()) {
+        throw new RefusedException(
+            "props[%d].pieces[%d].sections[%d].colourOrder".formatted(prop, piece, i),
+            order.get().letters(),
+            "pixels of type %s have %d channels".formatted(type.name(), type.channels()));
+      }
     }
+    return type;
   }
 
   private void checkController(Controller controller, String place) {
@@ -250,9 +277,13 @@ public final class Plan {
                 most == 0
                     ? "no ports of this kind"
                     : "ports 1 to %d of this kind".formatted(most)));
+    PortRef port = new PortRef(controller.id(), run.kind(), run.port());
+    List<PieceAt> hung = new ArrayList<>(run.legs().size());
+    runs.put(run, hung);
     for (int i = 0; i < run.legs().size(); i++) {
       Leg leg = run.legs().get(i);
-      Piece piece = existingPiece(leg.piece()).piece();
+      hung.add(existingPiece(leg.piece()));
+      Piece piece = hung.get(i).piece();
       Require.that(
           piece.portKind() == run.kind(),
           "%s.legs[%d].piece".formatted(place, i),
@@ -264,7 +295,6 @@ public final class Plan {
           leg.feeds().size() + " feeds",
           "only a string of pixels is fed along its wire");
       checkBox(model, run, leg, "%s.legs[%d].box".formatted(place, i));
-      PortRef port = new PortRef(controller.id(), run.kind(), run.port());
       legs.put(leg.piece(), new LegAt(port, i, leg));
     }
   }

@@ -2,7 +2,6 @@ package hamper.load;
 
 import hamper.value.Require;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 
 /**
@@ -44,47 +43,48 @@ public final class Ladder {
    */
   public record Tap(int position, double volts, double ohms) {}
 
-  private final List<Stretch> stretches;
-
-  /** Before each stretch: positions, resistance from position 1, current, moment. */
-  private final int[] positions;
-
-  private final double[] ohmsTo;
-  private final double[] ampsTo;
-  private final double[] momentTo;
-
+  private final LoadedWire wire;
   private final Tap[] taps;
   private final int[] order;
 
   /** Voltage at each tap, in the order along the wire; equal positions stand side by side. */
   private final double[] tapVolts;
 
-  private Ladder(List<Stretch> stretches, List<Tap> given) {
-    this.stretches = stretches;
-    int count = stretches.size();
-    positions = new int[count + 1];
-    ohmsTo = new double[count + 1];
-    ampsTo = new double[count + 1];
-    momentTo = new double[count + 1];
-    double ohms = 0;
-    for (int i = 0; i < count; i++) {
-      Stretch stretch = stretches.get(i);
-      int n = stretch.count();
-      double first = i == 0 ? 0 : ohms + stretch.ohmsBefore();
-      double last = first + (n - 1) * stretch.ohms();
-      positions[i + 1] = positions[i] + n;
-      ohmsTo[i] = first;
-      ampsTo[i + 1] = ampsTo[i] + n * stretch.amps();
-      momentTo[i + 1] = momentTo[i] + n * stretch.amps() * (first + last) / 2;
-      ohms = last;
+  /** At each tap: resistance from position 1; current and moment up to and with its position. */
+  private final double[] starts;
+
+  private final double[] ampsTo;
+  private final double[] momentTo;
+
+  /** Current that leaves each tap to the right, its own position not counted (A). */
+  private final double[] out;
+
+  private Ladder(LoadedWire wire, List<Tap> given) {
+    this.wire = wire;
+    int n = given.size();
+    order = new int[n];
+    for (int i = 0; i < n; i++) {
+      int at = i;
+      while (at > 0 && given.get(order[at - 1]).position() > given.get(i).position()) {
+        order[at] = order[at - 1];
+        at--;
+      }
+      order[at] = i;
     }
-    ohmsTo[count] = ohms;
-    Integer[] along = new Integer[given.size()];
-    Arrays.setAll(along, i -> i);
-    Arrays.sort(along, Comparator.comparingInt(i -> given.get(i).position()));
-    order = Arrays.stream(along).mapToInt(Integer::intValue).toArray();
-    taps = Arrays.stream(order).mapToObj(given::get).toArray(Tap[]::new);
+    taps = new Tap[n];
+    Arrays.setAll(taps, i -> given.get(order[i]));
     tapVolts = solve();
+    starts = new double[n];
+    ampsTo = new double[n];
+    momentTo = new double[n];
+    out = new double[n];
+    for (int i = 0; i < n; i++) {
+      int from = taps[i].position();
+      starts[i] = wire.ohmsAt(from);
+      ampsTo[i] = wire.ampsBefore(from + 1);
+      momentTo[i] = wire.momentBefore(from + 1);
+      out[i] = i + 1 < n ? outOf(i) : wire.totalAmps() - ampsTo[i];
+    }
   }
 
   /**
@@ -94,13 +94,17 @@ public final class Ladder {
   public static Ladder of(List<Stretch> stretches, List<Tap> taps) {
     Require.inRange("stretches", stretches.size(), 1, Integer.MAX_VALUE);
     Require.inRange("taps", taps.size(), 1, Integer.MAX_VALUE);
-    int positions = stretches.stream().mapToInt(Stretch::count).sum();
-    taps.forEach(tap -> Require.inRange("position", tap.position(), 1, positions));
-    return new Ladder(List.copyOf(stretches), taps);
+    return of(new LoadedWire(stretches), taps);
+  }
+
+  /** On a wire that several ladders may share. */
+  static Ladder of(LoadedWire wire, List<Tap> taps) {
+    taps.forEach(tap -> Require.inRange("position", tap.position(), 1, wire.positions()));
+    return new Ladder(wire, taps);
   }
 
   public int positions() {
-    return positions[stretches.size()];
+    return wire.positions();
   }
 
   /** Amperes through each tap, in the order they were given; below 0 it is charged. */
@@ -129,22 +133,22 @@ public final class Ladder {
       diagonal[i] = 1 / ohms(taps[i]);
       right[i] = taps[i].volts() / ohms(taps[i]);
     }
-    right[0] -= ampsBefore(taps[0].position());
+    right[0] -= wire.ampsBefore(taps[0].position());
     for (int i = 0; i + 1 < n; i++) {
       int from = taps[i].position();
       int to = taps[i + 1].position();
-      double between = Math.max(TOGETHER_OHMS, ohmsAt(to) - ohmsAt(from));
+      double between = Math.max(TOGETHER_OHMS, wire.ohmsAt(to) - wire.ohmsAt(from));
       link[i] = 1 / between;
       diagonal[i] += link[i];
       diagonal[i + 1] += link[i];
       // loads at or after the first of the two and before the second, on two supports
-      double amps = ampsBefore(to) - ampsBefore(from);
-      double moment = momentBefore(to) - momentBefore(from) - amps * ohmsAt(from);
+      double amps = wire.ampsBefore(to) - wire.ampsBefore(from);
+      double moment = wire.momentBefore(to) - wire.momentBefore(from) - amps * wire.ohmsAt(from);
       double far = from == to ? 0 : moment / between;
       right[i + 1] -= far;
       right[i] -= amps - far;
     }
-    right[n - 1] -= ampsTo[stretches.size()] - ampsBefore(taps[n - 1].position());
+    right[n - 1] -= wire.totalAmps() - wire.ampsBefore(taps[n - 1].position());
     for (int i = 1; i < n; i++) {
       double factor = link[i - 1] / diagonal[i - 1];
       diagonal[i] -= factor * link[i - 1];
@@ -159,35 +163,6 @@ public final class Ladder {
   }
 
   private static final double TOGETHER_OHMS = 1e-9;
-
-  /** The stretch that holds a position. */
-  private int stretchOf(int position) {
-    int found = Arrays.binarySearch(positions, 0, stretches.size() + 1, position - 1);
-    return found >= 0 ? Math.min(found, stretches.size() - 1) : -found - 2;
-  }
-
-  /** Resistance from position 1 (Ω). */
-  private double ohmsAt(int position) {
-    int i = stretchOf(position);
-    return ohmsTo[i] + (position - 1 - positions[i]) * stretches.get(i).ohms();
-  }
-
-  /** Current drawn by all positions before this one (A). */
-  private double ampsBefore(int position) {
-    if (position > positions()) {
-      return ampsTo[stretches.size()];
-    }
-    int i = stretchOf(position);
-    return ampsTo[i] + (position - 1 - positions[i]) * stretches.get(i).amps();
-  }
-
-  /** Sum of current times resistance from position 1, over all positions before this one (V). */
-  private double momentBefore(int position) {
-    int i = stretchOf(position);
-    int k = position - 1 - positions[i];
-    Stretch stretch = stretches.get(i);
-    return momentTo[i] + k * stretch.amps() * (ohmsTo[i] + (k - 1) * stretch.ohms() / 2);
-  }
 
   /**
    * The voltage at a position (V).
@@ -210,30 +185,25 @@ public final class Ladder {
     if (left < 0) {
       return tapVolts[0] - dropTowards(position, taps[0].position());
     }
-    int from = taps[left].position();
-    double start = ohmsAt(from);
-    double here = ohmsAt(position) - start;
-    // the current that leaves the tap to the right, the tap's own position not counted
-    double out = left + 1 < taps.length ? outOf(left) : ampsAfter(from);
-    double amps = ampsBefore(position) - ampsBefore(from + 1);
+    int stretch = wire.stretchOf(position);
+    double here = wire.ohmsAt(position, stretch) - starts[left];
+    double amps = wire.ampsBefore(position, stretch) - ampsTo[left];
     double moment =
-        position > from ? momentBefore(position) - momentBefore(from + 1) - amps * start : 0;
-    return tapVolts[left] - (out - amps) * here - moment;
+        position > taps[left].position()
+            ? wire.momentBefore(position, stretch) - momentTo[left] - amps * starts[left]
+            : 0;
+    return tapVolts[left] - (out[left] - amps) * here - moment;
   }
 
   /** From a tap back to a position before it, everything before which draws through it. */
   private double dropTowards(int position, int tap) {
     // Σ over the links between of the current that flows through each, towards position 1
-    double end = ohmsAt(tap);
-    double here = ohmsAt(position);
-    double ampsToHere = ampsBefore(position + 1);
-    double amps = ampsBefore(tap) - ampsToHere;
-    double moment = position < tap ? momentBefore(tap) - momentBefore(position + 1) : 0;
+    double end = wire.ohmsAt(tap);
+    double here = wire.ohmsAt(position);
+    double ampsToHere = wire.ampsBefore(position + 1);
+    double amps = wire.ampsBefore(tap) - ampsToHere;
+    double moment = position < tap ? wire.momentBefore(tap) - wire.momentBefore(position + 1) : 0;
     return ampsToHere * (end - here) + amps * end - moment;
-  }
-
-  private double ampsAfter(int position) {
-    return ampsTo[stretches.size()] - ampsBefore(position + 1);
   }
 
   /** Current on the wire just right of a tap that has another to its right (A). */
@@ -243,10 +213,9 @@ public final class Ladder {
     if (from == to) {
       return 0;
     }
-    double start = ohmsAt(from);
-    double between = ohmsAt(to) - start;
-    double amps = ampsBefore(to) - ampsBefore(from + 1);
-    double moment = to > from + 1 ? momentBefore(to) - momentBefore(from + 1) - amps * start : 0;
+    double between = wire.ohmsAt(to) - starts[tap];
+    double amps = wire.ampsBefore(to) - ampsTo[tap];
+    double moment = to > from + 1 ? wire.momentBefore(to) - momentTo[tap] - amps * starts[tap] : 0;
     return (tapVolts[tap] - tapVolts[tap + 1] - moment) / between + amps;
   }
 
@@ -301,15 +270,18 @@ public final class Ladder {
    * way, so the voltage falls as long as current flows to the right, and rises after.
    */
   private int bottom(int tap, int first, int last) {
-    int low = first;
-    int high = last;
-    while (low < high) {
-      int middle = low + (high - low) / 2;
-      if (voltsAt(middle + 1, tap) < voltsAt(middle, tap)) {
-        low = middle + 1;
-      } else {
-        high = middle;
-      }
+    if (tap < 0) {
+      return first; // all current comes from the right
+    }
+    int from = taps[tap].position();
+    int turning = wire.reaching(from + 1, ampsTo[tap] + out[tap]) - 1;
+    int low = Math.max(first, Math.min(last, turning));
+    // rounding may put the turning point one beside
+    while (low < last && voltsAt(low + 1, tap) < voltsAt(low, tap)) {
+      low++;
+    }
+    while (low > first && voltsAt(low - 1, tap) <= voltsAt(low, tap)) {
+      low--;
     }
     return low;
   }

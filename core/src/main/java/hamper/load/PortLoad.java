@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param frameShare of the show's frame; 1 is all of it
  * @param amps at planned brightness, all white (A)
  * @param fullAmps the same at 100 % (A)
+ * @param idleWatts of all its pixels when dark (W)
  * @param fuseAmps of the socket, where it has one (A)
  */
 public record PortLoad(
@@ -26,6 +27,7 @@ public record PortLoad(
     double frameShare,
     double amps,
     double fullAmps,
+    double idleWatts,
     Optional<Double> fuseAmps) {
   /** Why a port takes no more pixels. */
   public enum LimitBy {

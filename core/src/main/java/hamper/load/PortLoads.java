@@ -42,23 +42,27 @@ public final class PortLoads {
     int nulls = 0;
     double amps = 0;
     double fullAmps = 0;
+    double idleWatts = 0;
     double micros = 0;
     int limit = Integer.MAX_VALUE;
     PortLoad.LimitBy limitBy = PortLoad.LimitBy.MODEL;
-    for (Leg leg : run.legs()) {
-      nulls += leg.nullPixels();
-      PieceAt at = plan.existingPiece(leg.piece());
-      PixelString string = (PixelString) at.piece();
+    List<PieceAt> hung = plan.piecesOf(run);
+    for (int i = 0; i < hung.size(); i++) {
+      nulls += run.legs().get(i).nullPixels();
+      PixelString string = hung.get(i).string();
       pixels += string.pixels();
       nulls += string.nullPixels();
     }
     PixelType before = null;
-    for (Leg leg : run.legs()) {
-      PieceAt at = plan.existingPiece(leg.piece());
-      PixelString string = (PixelString) at.piece();
-      PixelType type = plan.typeOf(string);
-      amps += Current.amps(type, 0, leg.nullPixels(), 0);
-      fullAmps += Current.amps(type, 0, leg.nullPixels(), 0);
+    for (int i = 0; i < hung.size(); i++) {
+      Leg leg = run.legs().get(i);
+      PieceAt at = hung.get(i);
+      PixelString string = at.string();
+      PixelType type = at.pixels();
+      double gap = Current.amps(type, 0, leg.nullPixels(), 0);
+      amps += gap;
+      fullAmps += gap;
+      idleWatts += (gap + Current.amps(type, 0, string.places(), 0)) * type.volts();
       for (Section section : string.sections()) {
         int percent = Brightness.percent(section, at.prop(), run, controller);
         amps += Current.amps(type, section.pixels(), section.nullPixels(), percent);
@@ -88,6 +92,7 @@ public final class PortLoads {
             micros * plan.display().settings().framesPerSecond() / 1_000_000,
             amps,
             fullAmps,
+            idleWatts,
             plan.modelOf(controller).portsOf(PortKind.PIXEL).flatMap(PortGroup::fuseAmps)));
   }
 

@@ -38,7 +38,7 @@ public final class RunPowers {
       islands.add(island(port, part));
       positions = part.before() + part.positions();
     }
-    return Optional.of(new RunPower(port, positions, islands));
+    return Optional.of(new RunPower(port, run, positions, islands));
   }
 
   private static Island island(PortRef port, RunWire.Part part) {
@@ -52,8 +52,9 @@ public final class RunPowers {
           reaches(part, Optional.empty(), Optional.empty()),
           Optional.empty());
     }
-    Ladder planned = ladder(part, false, -1);
-    Ladder full = ladder(part, true, -1);
+    LoadedWire plannedWire = part.wire(false);
+    Ladder planned = Ladder.of(plannedWire, part.ladderTaps(-1));
+    Ladder full = Ladder.of(part.wire(true), part.ladderTaps(-1));
     double[] amps = planned.tapAmps();
     double[] fullAmps = full.tapAmps();
     List<FeedLoad> feeds = new ArrayList<>();
@@ -66,7 +67,7 @@ public final class RunPowers {
         part.piece(),
         feeds,
         reaches(part, Optional.of(planned), Optional.of(full)),
-        worstLoss(part));
+        worstLoss(part, plannedWire));
   }
 
   private static FeedLoad feed(
@@ -94,20 +95,7 @@ public final class RunPowers {
    * @param lost the index of a feed that is left out; −1 for none
    */
   static Ladder ladder(RunWire.Part part, boolean full, int lost) {
-    List<Ladder.Stretch> stretches = new ArrayList<>(part.stretches().size());
-    for (RunWire.Stretch one : part.stretches()) {
-      stretches.add(
-          new Ladder.Stretch(
-              one.count(), full ? one.fullAmps() : one.amps(), one.ohms(), one.ohmsBefore()));
-    }
-    List<Ladder.Tap> taps = new ArrayList<>(part.taps().size());
-    for (int i = 0; i < part.taps().size(); i++) {
-      RunWire.Tap tap = part.taps().get(i);
-      if (i != lost) {
-        taps.add(new Ladder.Tap(tap.position(), tap.volts(), tap.ohms()));
-      }
-    }
-    return Ladder.of(stretches, taps);
+    return Ladder.of(part.wire(full), part.ladderTaps(lost));
   }
 
   /** Neighbouring stretches of pixels of the same voltage, as one. */
@@ -142,13 +130,13 @@ public final class RunPowers {
     return new Island.Low(part.before() + low.position(), low.volts());
   }
 
-  private static Optional<Island.Loss> worstLoss(RunWire.Part part) {
+  private static Optional<Island.Loss> worstLoss(RunWire.Part part, LoadedWire wire) {
     if (part.taps().size() < 2) {
       return Optional.empty();
     }
     Island.Loss worst = null;
     for (int i = 0; i < part.taps().size(); i++) {
-      Ladder without = ladder(part, false, i);
+      Ladder without = Ladder.of(wire, part.ladderTaps(i));
       for (Island.Reach reach : reaches(part, Optional.of(without), Optional.empty())) {
         Island.Low low = reach.volts().orElseThrow();
         double margin = low.volts() - reach.leastVolts();

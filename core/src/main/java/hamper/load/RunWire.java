@@ -71,7 +71,36 @@ public final class RunWire {
    */
   record Part(int before, String piece, List<Stretch> stretches, List<Tap> taps) {
     int positions() {
-      return stretches.stream().mapToInt(Stretch::count).sum();
+      int sum = 0;
+      for (Stretch stretch : stretches) {
+        sum += stretch.count();
+      }
+      return sum;
+    }
+
+    /** As a ladder sees it, at planned brightness or at 100 %. */
+    LoadedWire wire(boolean full) {
+      List<Ladder.Stretch> loaded = new ArrayList<>(stretches.size());
+      for (Stretch one : stretches) {
+        loaded.add(
+            new Ladder.Stretch(
+                one.count(), full ? one.fullAmps() : one.amps(), one.ohms(), one.ohmsBefore()));
+      }
+      return new LoadedWire(loaded);
+    }
+
+    /**
+     * @param lost the index of a feed that is left out; −1 for none
+     */
+    List<Ladder.Tap> ladderTaps(int lost) {
+      List<Ladder.Tap> kept = new ArrayList<>(taps.size());
+      for (int i = 0; i < taps.size(); i++) {
+        if (i != lost) {
+          Tap tap = taps.get(i);
+          kept.add(new Ladder.Tap(tap.position(), tap.volts(), tap.ohms()));
+        }
+      }
+      return kept;
     }
   }
 
@@ -80,6 +109,8 @@ public final class RunWire {
   private final Plan plan;
   private final Controller controller;
   private final Run run;
+  private final List<PieceAt> hung;
+  private final boolean boxes;
   private final List<Part> parts = new ArrayList<>();
 
   /** Of the part in hand. */
@@ -94,6 +125,8 @@ public final class RunWire {
     this.plan = plan;
     this.controller = controller;
     this.run = run;
+    this.hung = plan.piecesOf(run);
+    this.boxes = plan.hasBoxes(controller, PortKind.PIXEL);
   }
 
   /** The parts of a run of pixels, along the wire. */
@@ -139,9 +172,9 @@ public final class RunWire {
 
   private void add(int index) {
     Leg leg = run.legs().get(index);
-    PieceAt at = plan.existingPiece(leg.piece());
-    PixelString string = (PixelString) at.piece();
-    PixelType type = plan.typeOf(string);
+    PieceAt at = hung.get(index);
+    PixelString string = at.string();
+    PixelType type = at.pixels();
     Wiring wires = string.wires();
     boolean broken = leg.cut().contains(Conductor.POSITIVE) || wires.dataOnly();
     boolean socket = index == 0 || box(index) != box(index - 1);
@@ -152,7 +185,7 @@ public final class RunWire {
     if (stretches.isEmpty()) {
       first = leg.piece();
     }
-    Cable cable = Cable.before(plan, controller, run, index);
+    Cable cable = Cable.before(plan, controller, run, index, boxes);
     double step = wires.gaugeOrUsual().loopOhms(wires.spacingOrUsual());
     double link = link(leg, cable, step);
     double plug = CONTACT_LOOP + wires.gaugeOrUsual().loopOhms(string.leadMetres());

@@ -1,19 +1,14 @@
 package hamper.load;
 
-import hamper.catalog.PixelType;
 import hamper.catalog.Power;
 import hamper.display.Controller;
 import hamper.display.MainsCircuit;
-import hamper.display.Piece;
-import hamper.display.PixelString;
 import hamper.display.Plan;
-import hamper.display.Prop;
 import hamper.display.Supply;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /**
  * What power inputs, supplies and mains circuits carry, all white. Source: the load rules.
@@ -56,13 +51,17 @@ public record SiteLoads(
     mains = List.copyOf(mains);
   }
 
-  public static SiteLoads of(Plan plan, List<RunPower> runs) {
+  /**
+   * @param loads of all ports
+   * @param runs solved; left out where nothing is to be said of power
+   */
+  public static SiteLoads of(Plan plan, List<PortLoad> loads, List<RunPower> runs) {
     List<SupplyLoad> supplies = supplies(plan, runs);
     return new SiteLoads(
         inputs(plan, runs),
         supplies,
-        plan.display().power().mains().stream().map(one -> mains(one, supplies)).toList(),
-        idleWatts(plan));
+        mains(plan, supplies),
+        loads.stream().mapToDouble(PortLoad::idleWatts).sum());
   }
 
   private record InputKey(String controller, int input) {}
@@ -115,44 +114,21 @@ public record SiteLoads(
     return loads;
   }
 
-  private static MainsLoad mains(MainsCircuit circuit, List<SupplyLoad> supplies) {
-    double watts = circuit.otherWatts();
-    double fullWatts = circuit.otherWatts();
+  private static List<MainsLoad> mains(Plan plan, List<SupplyLoad> supplies) {
+    Map<String, double[]> watts = new LinkedHashMap<>();
+    for (MainsCircuit one : plan.display().power().mains()) {
+      watts.put(one.id(), new double[] {one.otherWatts(), one.otherWatts()});
+    }
     for (SupplyLoad load : supplies) {
-      if (load.supply().mains().equals(Optional.of(circuit.id()))) {
-        watts += load.supply().mainsWatts(load.amps());
-        fullWatts += load.supply().mainsWatts(load.fullAmps());
+      Supply supply = load.supply();
+      if (supply.mains().isPresent()) {
+        double[] sums = watts.get(supply.mains().get());
+        sums[0] += supply.mainsWatts(load.amps());
+        sums[1] += supply.mainsWatts(load.fullAmps());
       }
     }
-    return new MainsLoad(circuit, watts, fullWatts);
-  }
-
-  private static double idleWatts(Plan plan) {
-    double watts = 0;
-    for (Prop prop : plan.display().props()) {
-      for (Piece piece : prop.pieces()) {
-        if (piece instanceof PixelString string && plan.leg(piece.id()).isPresent()) {
-          PixelType type = plan.typeOf(string);
-          watts += Current.amps(type, string.places(), 0, 0) * type.volts();
-        }
-      }
-    }
-    for (Controller controller : plan.display().controllers()) {
-      watts += gapWatts(plan, controller);
-    }
-    return watts;
-  }
-
-  private static double gapWatts(Plan plan, Controller controller) {
-    return controller.runs().stream()
-        .flatMap(run -> run.legs().stream())
-        .filter(leg -> leg.nullPixels() > 0)
-        .mapToDouble(
-            leg ->
-                plan.existingPiece(leg.piece()).piece() instanceof PixelString string
-                    ? Current.amps(plan.typeOf(string), 0, leg.nullPixels(), 0)
-                        * plan.typeOf(string).volts()
-                    : 0)
-        .sum();
+    return plan.display().power().mains().stream()
+        .map(one -> new MainsLoad(one, watts.get(one.id())[0], watts.get(one.id())[1]))
+        .toList();
   }
 }

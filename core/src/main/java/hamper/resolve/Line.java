@@ -8,6 +8,7 @@ import hamper.display.Circuit;
 import hamper.display.Controller;
 import hamper.display.Leg;
 import hamper.display.Piece;
+import hamper.display.PieceAt;
 import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.PortRef;
@@ -90,11 +91,13 @@ final class Line {
   private List<Item> flatten(Plan plan, Run run) {
     List<Item> items = new ArrayList<>();
     PortRef port = new PortRef(controller.id(), run.kind(), run.port());
+    List<PieceAt> hung = plan.piecesOf(run);
     for (int l = 0; l < run.legs().size(); l++) {
       Leg leg = run.legs().get(l);
-      Piece piece = plan.existingPiece(leg.piece()).piece();
+      PieceAt at = hung.get(l);
+      Piece piece = at.piece();
       if (piece instanceof PixelString string) {
-        int width = plan.typeOf(string).channels();
+        int width = at.pixels().channels();
         for (int s = 0; s < string.sections().size(); s++) {
           Section section = string.sections().get(s);
           items.add(

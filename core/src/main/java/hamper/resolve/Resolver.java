@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * Turns a plan into channels and universes. A pure function; everything else that is derived rests
@@ -24,15 +25,15 @@ public final class Resolver {
   public static final int DMX_SLOTS = 512;
 
   private final List<LayoutProblem> problems = new ArrayList<>();
-  private final List<Line> lines = new ArrayList<>();
+  private final List<Line> lines;
   private final List<String> domains;
   private final OverlapSweep overlaps = new OverlapSweep();
 
   private Resolver(Plan plan) {
     List<Controller> controllers = plan.display().controllers();
-    for (int i = 0; i < controllers.size(); i++) {
-      lines.add(new Line(plan, i));
-    }
+    // what hangs on one controller does not depend on another
+    lines =
+        IntStream.range(0, controllers.size()).parallel().mapToObj(i -> new Line(plan, i)).toList();
     domains = controllers.stream().map(PacketDomain::of).toList();
   }
 
