@@ -102,7 +102,7 @@ function told(s: Stretch): string {
   const mirror = s.leg.mirrorOf
     ? `, mirrors ${display.pieces.get(s.leg.mirrorOf)?.title ?? s.leg.mirrorOf}`
     : ''
-  return `${s.leg.title}, ${count(s)}${unit}${start}${held}${mirror}, on ${props.lane.written}`
+  return `${s.leg.title} ${count(s)}${unit}${start}${held}${mirror}, on ${props.lane.written}`
 }
 </script>
 
@@ -171,6 +171,7 @@ function told(s: Stretch): string {
           boxOf(s)
         }}</span>
         <span class="name">{{ s.leg.mirrorOf ? '= ' : '' }}{{ s.leg.title }}</span>
+        {{ ' ' }}
         <span v-if="width(s) > 84" class="count mono">{{ count(s) }}</span>
       </button>
     </template>

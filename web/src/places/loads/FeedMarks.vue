@@ -27,7 +27,7 @@ const emit = defineEmits<{
   remove: [index: number]
 }>()
 
-const walked = ref<{ index: number; position: number }>()
+const walked = ref<{ index: number; from: number; position: number }>()
 const row = ref<HTMLElement>()
 
 function within(position: number): number {
@@ -62,9 +62,11 @@ function key(event: KeyboardEvent, index: number) {
   const steps: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1 }
   if (event.key in steps && feed.piece !== undefined) {
     event.preventDefault()
-    const now = walked.value?.index === index ? walked.value.position : feed.position
+    const so = walked.value
+    const { from, position: now } =
+      so?.index === index ? so : { from: feed.position, position: feed.position }
     const position = within(now + steps[event.key] * (event.shiftKey ? 10 : 1))
-    walked.value = { index, position }
+    walked.value = { index, from, position }
     emit('aim', index, position)
   } else if (event.key === 'Enter') {
     event.preventDefault()
@@ -83,8 +85,12 @@ function key(event: KeyboardEvent, index: number) {
 function settle() {
   const to = walked.value
   walked.value = undefined
-  if (to && to.position !== props.feeds[to.index]?.position) {
-    emit('drop', to.index, to.position)
+  if (to) {
+    if (to.position !== to.from) {
+      emit('drop', to.index, to.position)
+    } else {
+      emit('leave')
+    }
   }
 }
 function told(feed: FeedView): string {

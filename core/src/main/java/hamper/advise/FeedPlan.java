@@ -47,7 +47,10 @@ public record FeedPlan(Optional<Edit> edit, int runs, int feeds, List<PortRef> l
       }
     }
     int feeds = feeds(now) - feeds(plan);
-    String title = "Add %d feeds to %d runs".formatted(feeds, runs);
+    String title =
+        "Add %s to %s"
+            .formatted(
+                feeds == 1 ? "a feed" : feeds + " feeds", runs == 1 ? "1 run" : runs + " runs");
     return new FeedPlan(
         edits.isEmpty() ? Optional.empty() : Optional.of(new Together(title, edits)),
         runs,

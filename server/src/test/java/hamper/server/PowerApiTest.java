@@ -1,0 +1,116 @@
+package hamper.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hamper.server.Started.Answer;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** Feeds, supplies and mains circuits over the API, and that they are there after a restart. */
+class PowerApiTest {
+  @TempDir Path data;
+  private Started server;
+  private String display;
+
+  @BeforeEach
+  void start() {
+    server = new Started(data);
+    display = server.post("/api/displays/demo", "").body().get("id").asString();
+  }
+
+  @AfterEach
+  void stop() {
+    server.close();
+  }
+
+  private JsonNode whole() {
+    return server.get("/api/displays/" + display).body();
+  }
+
+  private Answer edit(String json) {
+    return server.post(
+        "/api/displays/" + display + "/edits",
+        "{\"version\":%d,\"edit\":%s}".formatted(whole().get("version").asInt(), json));
+  }
+
+  private JsonNode run(String port, String edit) {
+    String tried = edit.isEmpty() ? "" : ",\"edit\":" + edit;
+    return server
+        .post("/api/displays/" + display + "/power/run", "{\"port\":%s%s}".formatted(port, tried))
+        .body();
+  }
+
+  private static final String K8_2 = "{\"controller\":\"k8\",\"kind\":\"PIXEL\",\"port\":2}";
+
+  private static String feeds(String feed) {
+    return "{\"type\":\"SetFeeds\",\"piece\":\"pontoon-1\",\"feeds\":[%s]}".formatted(feed);
+  }
+
+  @Test
+  void everythingOfPowerIsThereAfterARestart() {
+    String[] edits = {
+      "{\"type\":\"PutMainsCircuit\",\"mains\":{\"id\":\"m\",\"name\":\"Post\",\"volts\":120.0,\"amps\":15.0,\"otherWatts\":5.0}}",
+      "{\"type\":\"PutSupply\",\"supply\":{\"id\":\"s\",\"name\":\"Small\",\"volts\":12.0,\"amps\":5.0,\"mains\":\"m\",\"efficiencyPercent\":90}}",
+      feeds(
+          "{\"supply\":\"s\",\"position\":99,\"leadMetres\":1.5,\"gauge\":\"0.75 mm²\",\"fuseAmps\":3.0}"),
+      "{\"type\":\"SetJoint\",\"piece\":\"pontoon-1\",\"cut\":[\"POSITIVE\"]}",
+      "{\"type\":\"SetGap\",\"piece\":\"pontoon-1\",\"nullPixels\":1,\"cableMetres\":2.0,\"cableGauge\":\"AWG 14\"}"
+    };
+    for (String edit : edits) {
+      assertThat(edit(edit).status()).as(edit).isEqualTo(200);
+    }
+    JsonNode before = whole();
+    assertThat(before.get("power").toString()).contains("Small", "Post");
+    server.close();
+    server = new Started(data);
+    assertThat(whole()).isEqualTo(before);
+    for (int i = 0; i < edits.length; i++) {
+      int version = whole().get("version").asInt();
+      server.post("/api/displays/" + display + "/undo", "{\"version\":%d}".formatted(version));
+    }
+    assertThat(whole().get("power").toString()).doesNotContain("Small", "Post");
+    assertThat(whole().get("findings")).hasSize(14);
+  }
+
+  @Test
+  void aRunIsSolvedAsItIsAndWithAFeedThatIsOnlyTried() {
+    JsonNode now = run(K8_2, "");
+    assertThat(now.at("/power/volts/volts").asDouble()).isBetween(7.69, 7.71);
+    assertThat(now.at("/power/feeds")).hasSize(1);
+    assertThat(now.at("/curves/planned").size()).isGreaterThan(100);
+    JsonNode tried =
+        run(K8_2, feeds("{\"supply\":\"supply-boats\",\"position\":1,\"fuseAmps\":5.0}"));
+    assertThat(tried.at("/power/volts/volts").asDouble()).isGreaterThan(9.5);
+    assertThat(tried.at("/power/feeds")).hasSize(2);
+    assertThat(tried.at("/curves/without")).hasSize(2);
+    assertThat(whole().get("version").asInt()).isEqualTo(1);
+    JsonNode relay = run("{\"controller\":\"k7\",\"kind\":\"RELAY\",\"port\":1}", "");
+    assertThat(relay.has("power")).isFalse();
+  }
+
+  @Test
+  void feedsForEveryRunThatWantsSomeAreOneEdit() {
+    JsonNode plan = server.post("/api/displays/" + display + "/power/feeds", "").body();
+    assertThat(plan.get("runs").asInt()).isEqualTo(1);
+    assertThat(plan.get("feeds").asInt()).isEqualTo(2);
+    assertThat(plan.get("left")).isEmpty();
+    Answer made = edit(plan.get("edit").toString());
+    assertThat(made.body().get("label").asString()).isEqualTo("Add 2 feeds to 1 run");
+    assertThat(whole().get("findings").toString()).doesNotContain("voltage-low", "fuse-load");
+  }
+
+  @Test
+  void whatCannotBeIsRefusedAndNothingIsKept() {
+    Answer nobody = edit(feeds("{\"supply\":\"nobody\",\"position\":1}"));
+    assertThat(nobody.status()).isEqualTo(422);
+    assertThat(nobody.text()).contains("nobody");
+    Answer gauge = edit(feeds("{\"supply\":\"supply-boats\",\"position\":1,\"gauge\":\"AWG 17\"}"));
+    assertThat(gauge.status()).isEqualTo(422);
+    assertThat(gauge.text()).contains("AWG 17", "0.75 mm²");
+    assertThat(whole().get("version").asInt()).isEqualTo(1);
+  }
+}
