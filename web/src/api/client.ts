@@ -107,8 +107,8 @@ export const api = {
     sendFile<Delta>(`/displays/${id}/props/rows?header=${header}&version=${version}`, rows),
   remedies: (id: string, code: string, message: string, signal?: AbortSignal) =>
     post<RemedyView[]>(`/displays/${id}/remedies`, { code, message }, signal),
-  runPower: (id: string, port: PortRef, edit?: Edit, signal?: AbortSignal) =>
-    post<RunView>(`/displays/${id}/power/run`, { port, edit }, signal),
+  runPower: (id: string, at: PortRef, edit?: Edit, signal?: AbortSignal) =>
+    post<RunView>(`/displays/${id}/power/run`, { port: at, edit }, signal),
   feedPlan: (id: string) => post<FeedPlanView>(`/displays/${id}/power/feeds`, {}),
   machineAdapters: () => ask<MachineAdapter[]>('/machine/adapters'),
   events: (id: string) => new EventSource(`/api/displays/${id}/events`),

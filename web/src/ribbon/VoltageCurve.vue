@@ -35,7 +35,10 @@ const y = (volts: number) =>
   ((props.suppliedVolts - volts) / (props.suppliedVolts - bottom.value)) * (props.height - TOP - 2)
 function path(points: CurvePoint[] | undefined): string {
   return (points ?? [])
-    .map((p, i) => `${p.begins || i === 0 ? 'M' : 'L'}${x(p.position).toFixed(1)} ${y(p.volts).toFixed(1)}`)
+    .map(
+      (p, i) =>
+        `${p.begins || i === 0 ? 'M' : 'L'}${x(p.position).toFixed(1)} ${y(p.volts).toFixed(1)}`,
+    )
     .join('')
 }
 const width = computed(() => (props.to - props.from + 1) * props.scale)

@@ -13,12 +13,12 @@ final class FeedWords {
 
   /** Such as "the feed of K1-7" or "the feed at pixel 85 of bow rail on K1-7". */
   static String of(Plan plan, FeedLoad feed) {
-    String port = plan.written(feed.port());
+    String written = plan.written(feed.port());
     if (feed.at().isEmpty()) {
       return feed.input()
           .filter(input -> input.bank().isPresent())
-          .map(input -> "the socket of %s on box %d".formatted(port, input.input()))
-          .orElse("the socket of " + port);
+          .map(input -> "the socket of %s on box %d".formatted(written, input.input()))
+          .orElse("the socket of " + written);
     }
     PieceAt at = plan.existingPiece(feed.at().get().piece());
     int position =
@@ -28,7 +28,7 @@ final class FeedWords {
             .feeds()
             .get(feed.at().get().index())
             .position();
-    return "the feed at pixel %d of %s on %s".formatted(position, at.title(), port);
+    return "the feed at pixel %d of %s on %s".formatted(position, at.title(), written);
   }
 
   /** The port for its own feed, the leg for others. */

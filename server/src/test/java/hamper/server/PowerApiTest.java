@@ -37,10 +37,10 @@ class PowerApiTest {
         "{\"version\":%d,\"edit\":%s}".formatted(whole().get("version").asInt(), json));
   }
 
-  private JsonNode run(String port, String edit) {
+  private JsonNode run(String where, String edit) {
     String tried = edit.isEmpty() ? "" : ",\"edit\":" + edit;
     return server
-        .post("/api/displays/" + display + "/power/run", "{\"port\":%s%s}".formatted(port, tried))
+        .post("/api/displays/" + display + "/power/run", "{\"port\":%s%s}".formatted(where, tried))
         .body();
   }
 
