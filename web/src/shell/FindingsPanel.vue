@@ -3,15 +3,17 @@ import { mdiClose } from '@mdi/js'
 import { computed, ref } from 'vue'
 import type { Finding } from '../api/types'
 import InPlaceChoice from '../parts/InPlaceChoice.vue'
+import { matches } from '../parts/matches'
 import { useDisplay } from '../state/display'
 import { useShell } from '../state/shell'
 import FindingEntry from './FindingEntry.vue'
 
-/** All findings, by severity; narrowed down to an area or a controller. */
+/** All findings, by severity; narrowed down to an area, a controller, some words. */
 const display = useDisplay()
 const shell = useShell()
 const area = ref<string>()
 const controller = ref<string>()
+const wanted = ref('')
 
 const severities = {
   FAULT: { title: 'Faults', means: 'will not work' },
@@ -35,6 +37,7 @@ const shown = computed(() =>
   all.value.filter(
     (finding) =>
       (!area.value || finding.area === area.value) &&
+      matches(wanted.value, finding.title, finding.message) &&
       (!controller.value ||
         finding.subjects.some((subject) => subject.controller === controller.value)),
   ),
@@ -82,6 +85,13 @@ function withdraw(finding: Finding) {
         :choices="controllers"
         none="all controllers"
         @change="(v) => (controller = v)"
+      />
+      with
+      <input
+        v-model="wanted"
+        class="wanted"
+        aria-label="Words that a finding has"
+        placeholder="any words"
       />
     </p>
     <p v-if="all.length === 0" class="none">Nothing is wrong with this display.</p>
@@ -138,5 +148,13 @@ h3 {
 }
 .back {
   margin-left: -12px;
+}
+.wanted {
+  width: 11ch;
+  border-bottom: 1px dashed var(--copper);
+}
+.wanted::placeholder {
+  color: var(--quiet);
+  opacity: 1;
 }
 </style>

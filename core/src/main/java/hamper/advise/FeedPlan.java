@@ -9,7 +9,6 @@ import hamper.edit.Together;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * Feeds for every run that needs some, as one step: where nobody has planned power yet, one finding
@@ -66,8 +65,7 @@ public record FeedPlan(Optional<Edit> edit, int runs, int feeds, List<PortRef> l
     return plan.display().controllers().stream()
         .flatMap(controller -> controller.runs().stream())
         .flatMap(run -> run.legs().stream())
-        .flatMap(leg -> Stream.of(leg.feeds().size()))
-        .mapToInt(Integer::intValue)
+        .mapToInt(leg -> leg.feeds().size())
         .sum();
   }
 }

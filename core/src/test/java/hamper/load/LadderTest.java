@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import hamper.load.Ladder.Stretch;
 import hamper.load.Ladder.Tap;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.RepeatedTest;
@@ -82,6 +83,12 @@ class LadderTest {
     }
     assertThat(ladder.lowest().volts()).as(what).isEqualTo(least, within(2e-6));
     assertThat(slow[ladder.lowest().position() - 1]).as(what).isEqualTo(least, within(4e-6));
+    int first = 1 + random.nextInt(positions);
+    int last = first + random.nextInt(positions - first + 1);
+    double leastThere = Arrays.stream(slow, first - 1, last).min().orElseThrow();
+    assertThat(ladder.lowest(first, last).volts())
+        .as("%d to %d of %s", first, last, what)
+        .isEqualTo(leastThere, within(2e-6));
     double drawn = stretches.stream().mapToDouble(s -> s.count() * s.amps()).sum();
     double fed = 0;
     for (double amps : ladder.tapAmps()) {

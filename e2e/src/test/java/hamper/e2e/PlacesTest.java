@@ -338,6 +338,9 @@ class PlacesTest {
 
     page.getByLabel("Area").selectOption("ADDRESSES");
     assertThat(page.getByTestId("finding")).hasCount(1);
+    page.getByLabel("Area").selectOption("");
+    page.getByLabel("Words that a finding has").fill("hangs on no dinghy");
+    assertThat(page.getByTestId("finding")).hasCount(2);
     window.noErrors();
   }
 

@@ -149,6 +149,7 @@ class DisplayFileTest {
                   "ports": [{"kind": "PIXEL", "modes": [{"name": "all", "ports": 4}]},
                             {"kind": "DMX", "modes": [{"name": "lines", "ports": 1}]}],
                   "protocols": [{"protocol": "E131", "transports": ["UNICAST"]}],
+                  "powerInputs": [{"volts": 24, "amps": 20}],
                   "dialect": {"inputs": "MAP", "style": "ABSOLUTE_CHANNEL"}}],
                 "zones"
                 """)
