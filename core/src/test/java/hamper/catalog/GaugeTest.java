@@ -36,11 +36,20 @@ class GaugeTest {
 
   @Test
   void whatIsNoGaugeIsRefusedWithWhatIs() {
-    for (String text : new String[] {"AWG 17", "18", "0.75", "1000 mm²", "-1 mm²", "AWG x"}) {
+    for (String text : new String[] {"AWG 17", "18", "0.75", "thick mm²", "AWG x"}) {
       assertThatThrownBy(() -> new Gauge(text))
           .isInstanceOf(RefusedException.class)
           .hasMessageContaining("AWG")
           .hasMessageContaining("0.75 mm²");
+    }
+  }
+
+  @Test
+  void aCrossSectionThatNobodySellsIsRefusedWithWhatIsAllowed() {
+    for (String text : new String[] {"1000 mm²", "-1 mm²", "0.01 mm²"}) {
+      assertThatThrownBy(() -> new Gauge(text))
+          .isInstanceOf(RefusedException.class)
+          .hasMessageContaining("0.05");
     }
   }
 }
