@@ -4,33 +4,42 @@ import type { Edit, LaneView, RunView } from '../api/types'
 import { useDisplay } from './display'
 
 /**
- * The voltages of a run by the server: as it is, or with an edit that is being tried. A newer
- * question takes the place of the one before, and the last answer stays until the next has come.
+ * The voltages of a run by the server: as it is, or with an edit that is being tried. One question
+ * at a time, so that answers keep coming while a feed is dragged; the newest is asked when the one
+ * before has been answered.
  */
 export function useRunPower(lane: () => LaneView, edit: () => Edit | undefined) {
   const display = useDisplay()
   const run = shallowRef<RunView>()
   const refused = ref<string>()
-  let asking: AbortController | undefined
+  const leaving = new AbortController()
+  let busy = false
+  let again = false
 
   async function ask() {
-    asking?.abort()
-    const mine = (asking = new AbortController())
+    if (busy) {
+      again = true
+      return
+    }
+    busy = true
     try {
-      const answer = await api.runPower(display.view!.id, lane().port, edit(), mine.signal)
-      if (asking === mine) {
-        run.value = answer
-        refused.value = undefined
-      }
+      run.value = await api.runPower(display.view!.id, lane().port, edit(), leaving.signal)
+      refused.value = undefined
     } catch (error) {
-      if (asking === mine && !mine.signal.aborted) {
+      if (!leaving.signal.aborted) {
         refused.value = (error as Problem).message
+      }
+    } finally {
+      busy = false
+      if (again && !leaving.signal.aborted) {
+        again = false
+        void ask()
       }
     }
   }
   watch([() => display.view?.version, () => JSON.stringify(lane().port), edit], ask, {
     immediate: true,
   })
-  onScopeDispose(() => asking?.abort())
+  onScopeDispose(() => leaving.abort())
   return { run, refused }
 }

@@ -37,7 +37,7 @@ class EveryKindTest {
       assertThat(window.leg("bell-1")).containsText("Tide bell");
       window.reveal("H1-S1", window.lane("h1|SERIAL|1"));
       assertThat(window.leg("lanterns-2"))
-          .hasAccessibleName("Street lanterns pack east, unit 2 · 16 circuits, on H1-S1");
+          .hasAccessibleName("Street lanterns pack east unit 2 · 16 circuits, on H1-S1");
 
       window.reveal("K9-P1", window.lane("k9|PANEL|1"));
       window.leg("tide-wall-1").click();
