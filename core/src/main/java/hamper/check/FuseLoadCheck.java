@@ -2,6 +2,7 @@ package hamper.check;
 
 import hamper.display.Plan;
 import hamper.load.FeedLoad;
+import hamper.load.Island;
 import hamper.load.RunPower;
 import hamper.load.SiteLoads;
 import java.util.function.Consumer;
@@ -25,9 +26,11 @@ final class FuseLoadCheck implements Check {
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
     for (RunPower run : facts.power()) {
-      run.feeds()
-          .filter(feed -> feed.fuseAmps().isPresent())
-          .forEach(feed -> check(facts.plan(), feed, feed.fuseAmps().get(), out));
+      for (Island island : run.islands()) {
+        for (FeedLoad feed : island.feeds()) {
+          feed.fuseAmps().ifPresent(fuse -> check(facts.plan(), feed, fuse, out));
+        }
+      }
     }
   }
 

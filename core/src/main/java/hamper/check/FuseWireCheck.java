@@ -6,6 +6,7 @@ import hamper.display.PieceAt;
 import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.Run;
+import hamper.display.Supply;
 import hamper.load.FeedLoad;
 import hamper.load.Island;
 import hamper.load.RunPower;
@@ -35,12 +36,51 @@ final class FuseWireCheck implements Check {
     Plan plan = facts.plan();
     for (RunPower power : facts.power()) {
       for (Island island : power.islands()) {
-        Optional<Weakest> joined = weakest(plan, power.run(), island);
+        double least = least(plan, power.run(), island);
         for (FeedLoad feed : island.feeds()) {
-          check(plan, feed, joined, out);
+          double stands = Math.min(least, feed.gauge().mostAmps());
+          if (fuse(feed).filter(amps -> amps > stands + ROUNDING).isPresent()) {
+            out.accept(told(plan, feed, weakest(plan, power.run(), island)));
+          }
         }
       }
     }
+  }
+
+  private static final double ROUNDING = 1e-9;
+
+  /**
+   * What may flow into a short; empty for a socket without a fuse that the model tells, since
+   * nobody knows what stands before it.
+   */
+  private static Optional<Double> fuse(FeedLoad feed) {
+    return feed.fuseAmps().isPresent() || feed.at().isEmpty()
+        ? feed.fuseAmps()
+        : feed.supply().map(Supply::amps);
+  }
+
+  /** What the strings, plugs and cables of a part stand (A), without saying which of them. */
+  private static double least(Plan plan, Run run, Island island) {
+    double least = Double.MAX_VALUE;
+    int before = 0;
+    List<PieceAt> hung = plan.piecesOf(run);
+    for (int i = 0; i < hung.size(); i++) {
+      Leg leg = run.legs().get(i);
+      PixelString string = hung.get(i).string();
+      int from = before + 1;
+      before += leg.nullPixels() + string.places();
+      if (from < island.from() || before > island.to()) {
+        continue;
+      }
+      least = Math.min(least, string.wires().gaugeOrUsual().mostAmps());
+      if (string.wires().connectorAmps().isPresent()) {
+        least = Math.min(least, string.wires().connectorAmps().get());
+      }
+      if (from > island.from()) {
+        least = Math.min(least, leg.gaugeOrUsual().mostAmps());
+      }
+    }
+    return least;
   }
 
   /**
@@ -100,36 +140,28 @@ final class FuseWireCheck implements Check {
         leg.gaugeOrUsual(), leg.cableGauge().isEmpty(), () -> "the cable before it");
   }
 
-  private void check(Plan plan, FeedLoad feed, Optional<Weakest> joined, Consumer<Finding> out) {
+  private Finding told(Plan plan, FeedLoad feed, Optional<Weakest> joined) {
     Weakest lead = new Weakest(feed.gauge().mostAmps(), () -> "its lead, " + feed.gauge());
     Weakest weakest = joined.map(lead::or).orElse(lead);
     boolean fused = feed.fuseAmps().isPresent();
-    // a socket without a fuse that the model tells is not judged: nobody knows what stands before
-    // it
-    Optional<Double> fuse =
-        feed.fuseAmps().or(() -> feed.at().flatMap(at -> feed.supply()).map(one -> one.amps()));
-    if (fuse.isEmpty() || fuse.get() <= weakest.amps() + 1e-9) {
-      return;
-    }
-    String let = FeedWords.rated(fuse.get(), "A");
-    out.accept(
-        finding(
-            fused
-                ? "%s has a fuse of %s; %s stands %s"
-                    .formatted(
-                        FeedWords.capital(FeedWords.of(plan, feed)),
-                        let,
-                        weakest.what().get(),
-                        FeedWords.rated(weakest.amps(), "A"))
-                : "%s has no fuse, and %s gives up to %s; %s stands %s"
-                    .formatted(
-                        FeedWords.capital(FeedWords.of(plan, feed)),
-                        feed.supply().orElseThrow().name(),
-                        let,
-                        weakest.what().get(),
-                        FeedWords.rated(weakest.amps(), "A")),
-            let,
-            FeedWords.rated(weakest.amps(), "A"),
-            FeedWords.subjects(feed)));
+    String let = FeedWords.rated(fuse(feed).orElseThrow(), "A");
+    return finding(
+        fused
+            ? "%s has a fuse of %s; %s stands %s"
+                .formatted(
+                    FeedWords.capital(FeedWords.of(plan, feed)),
+                    let,
+                    weakest.what().get(),
+                    FeedWords.rated(weakest.amps(), "A"))
+            : "%s has no fuse, and %s gives up to %s; %s stands %s"
+                .formatted(
+                    FeedWords.capital(FeedWords.of(plan, feed)),
+                    feed.supply().orElseThrow().name(),
+                    let,
+                    weakest.what().get(),
+                    FeedWords.rated(weakest.amps(), "A")),
+        let,
+        FeedWords.rated(weakest.amps(), "A"),
+        FeedWords.subjects(feed));
   }
 }

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 
 /**
  * One installation being planned. Its parts refer to each other by id, and every reference leads
@@ -49,7 +50,8 @@ public record Display(
     accepted = List.copyOf(accepted);
     Set<String> subnetIds = new HashSet<>();
     for (int i = 0; i < subnets.size(); i++) {
-      once(subnetIds, subnets.get(i).id(), "subnets[%d].id".formatted(i));
+      int at = i;
+      once(subnetIds, subnets.get(i).id(), () -> "subnets[%d].id".formatted(at));
     }
     Set<String> zoneIds = zoneIds(zones);
     Set<String> pieceIds = pieceIds(props, zoneIds);
@@ -171,7 +173,8 @@ public record Display(
   private static Set<String> zoneIds(List<Zone> zones) {
     Set<String> ids = new HashSet<>();
     for (int i = 0; i < zones.size(); i++) {
-      once(ids, zones.get(i).id(), "zones[%d].id".formatted(i));
+      int at = i;
+      once(ids, zones.get(i).id(), () -> "zones[%d].id".formatted(at));
     }
     return ids;
   }
@@ -181,13 +184,14 @@ public record Display(
     Set<String> pieceIds = new HashSet<>();
     for (int i = 0; i < props.size(); i++) {
       Prop prop = props.get(i);
-      String place = "props[%d]".formatted(i);
-      once(propIds, prop.id(), place + ".id");
+      String place = "props[" + i + "]";
+      once(propIds, prop.id(), () -> place + ".id");
       if (prop.zone().isPresent()) {
-        known(zoneIds, prop.zone().get(), place + ".zone", "zone");
+        known(zoneIds, prop.zone().get(), () -> place + ".zone", "zone");
       }
       for (int j = 0; j < prop.pieces().size(); j++) {
-        once(pieceIds, prop.pieces().get(j).id(), "%s.pieces[%d].id".formatted(place, j));
+        int at = j;
+        once(pieceIds, prop.pieces().get(j).id(), () -> "%s.pieces[%d].id".formatted(place, at));
       }
     }
     return pieceIds;
@@ -197,52 +201,55 @@ public record Display(
     Set<String> ids = new HashSet<>();
     Set<String> tags = new HashSet<>();
     for (int i = 0; i < controllers.size(); i++) {
-      once(ids, controllers.get(i).id(), "controllers[%d].id".formatted(i));
-      once(tags, controllers.get(i).tag(), "controllers[%d].tag".formatted(i));
+      String place = "controllers[" + i + "]";
+      once(ids, controllers.get(i).id(), () -> place + ".id");
+      once(tags, controllers.get(i).tag(), () -> place + ".tag");
     }
     for (int i = 0; i < controllers.size(); i++) {
       ControllerSettings settings = controllers.get(i).settings();
-      String place = "controllers[%d].settings".formatted(i);
+      String place = "controllers[" + i + "]";
       if (settings.zone().isPresent()) {
-        known(zoneIds, settings.zone().get(), place + ".zone", "zone");
+        known(zoneIds, settings.zone().get(), () -> place + ".settings.zone", "zone");
       }
       Optional<String> backup = controllers.get(i).sending().backup();
       if (backup.isPresent()) {
-        known(
-            ids, backup.get(), "controllers[%d].sending.backup".formatted(i), "controller or host");
+        known(ids, backup.get(), () -> place + ".sending.backup", "controller or host");
       }
       if (settings.source().isPresent()) {
-        known(ids, settings.source().get(), place + ".source", "controller or host");
+        known(ids, settings.source().get(), () -> place + ".settings.source", "controller or host");
       }
     }
   }
 
   private static void legs(List<Controller> controllers, Set<String> pieceIds) {
-    Map<String, String> hangsAt = new HashMap<>();
+    Map<String, Supplier<String>> hangsAt = new HashMap<>();
     Set<String> mirrors = new HashSet<>();
     eachLeg(
         controllers,
         (place, leg) -> {
-          known(pieceIds, leg.piece(), place + ".piece", "piece");
-          String other = hangsAt.putIfAbsent(leg.piece(), place);
-          Require.that(
-              other == null,
-              place + ".piece",
-              Require.quoted(leg.piece()),
-              "a piece hangs once, and this one hangs at " + other);
+          known(pieceIds, leg.piece(), () -> place.get() + ".piece", "piece");
+          Supplier<String> other = hangsAt.putIfAbsent(leg.piece(), place);
+          if (other != null) {
+            throw new RefusedException(
+                place.get() + ".piece",
+                Require.quoted(leg.piece()),
+                "a piece hangs once, and this one hangs at " + other.get());
+          }
           if (leg.mirrorOf().isPresent()) {
-            known(pieceIds, leg.mirrorOf().get(), place + ".mirrorOf", "piece");
+            known(pieceIds, leg.mirrorOf().get(), () -> place.get() + ".mirrorOf", "piece");
             mirrors.add(leg.piece());
           }
         });
     eachLeg(
         controllers,
-        (place, leg) ->
-            Require.that(
-                leg.mirrorOf().isEmpty() || !mirrors.contains(leg.mirrorOf().get()),
-                place + ".mirrorOf",
-                leg.mirrorOf().orElse(""),
-                "a mirror's original is not itself a mirror"));
+        (place, leg) -> {
+          if (leg.mirrorOf().isPresent() && mirrors.contains(leg.mirrorOf().get())) {
+            throw new RefusedException(
+                place.get() + ".mirrorOf",
+                leg.mirrorOf().get(),
+                "a mirror's original is not itself a mirror");
+          }
+        });
   }
 
   /** Zones of supplies, and supplies of feeds and power inputs. */
@@ -252,25 +259,27 @@ public record Display(
       Supply supply = power.supplies().get(i);
       supplyIds.add(supply.id());
       if (supply.zone().isPresent()) {
-        known(zoneIds, supply.zone().get(), "power.supplies[%d].zone".formatted(i), "zone");
+        String place = "power.supplies[" + i + "].zone";
+        known(zoneIds, supply.zone().get(), () -> place, "zone");
       }
     }
     for (int i = 0; i < controllers.size(); i++) {
+      String place = "controllers[" + i + "].powered";
       for (PoweredInput input : controllers.get(i).powered()) {
-        known(supplyIds, input.supply(), "controllers[%d].powered".formatted(i), "supply");
+        known(supplyIds, input.supply(), () -> place, "supply");
       }
     }
     eachLeg(
         controllers,
         (place, leg) -> {
           for (Feed feed : leg.feeds()) {
-            known(supplyIds, feed.supply(), place + ".feeds", "supply");
+            known(supplyIds, feed.supply(), () -> place.get() + ".feeds", "supply");
           }
         });
   }
 
   private interface LegVisitor {
-    void visit(String place, Leg leg);
+    void visit(Supplier<String> place, Leg leg);
   }
 
   private static void eachLeg(List<Controller> controllers, LegVisitor visitor) {
@@ -279,21 +288,30 @@ public record Display(
       for (int r = 0; r < runs.size(); r++) {
         List<Leg> legs = runs.get(r).legs();
         for (int l = 0; l < legs.size(); l++) {
-          visitor.visit("controllers[%d].runs[%d].legs[%d]".formatted(c, r, l), legs.get(l));
+          visitor.visit(place(c, r, l), legs.get(l));
         }
       }
     }
   }
 
-  private static void once(Set<String> seen, String id, String place) {
-    Require.that(seen.add(id), place, Require.quoted(id), "it is used already; choose another");
+  /** Told only where something is wrong: there are many legs, and mistakes are few. */
+  private static Supplier<String> place(int controller, int run, int leg) {
+    return () -> "controllers[%d].runs[%d].legs[%d]".formatted(controller, run, leg);
   }
 
-  private static void known(Set<String> ids, String id, String place, String what) {
-    Require.that(
-        ids.contains(id),
-        place,
-        Require.quoted(id),
-        "no %s of this display has this id; there are %d".formatted(what, ids.size()));
+  private static void once(Set<String> seen, String id, Supplier<String> place) {
+    if (!seen.add(id)) {
+      throw new RefusedException(
+          place.get(), Require.quoted(id), "it is used already; choose another");
+    }
+  }
+
+  private static void known(Set<String> ids, String id, Supplier<String> place, String what) {
+    if (!ids.contains(id)) {
+      throw new RefusedException(
+          place.get(),
+          Require.quoted(id),
+          "no %s of this display has this id; there are %d".formatted(what, ids.size()));
+    }
   }
 }

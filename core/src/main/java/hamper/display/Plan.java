@@ -225,7 +225,7 @@ public final class Plan {
     controller.settings().mode().ifPresent(mode -> checkMode(model, mode, place));
     controller.powered().forEach(input -> checkInput(model, input, place + ".powered"));
     for (int i = 0; i < controller.runs().size(); i++) {
-      checkRun(controller, controller.runs().get(i), model, "%s.runs[%d]".formatted(place, i));
+      checkRun(controller, controller.runs().get(i), model, place + ".runs[" + i + "]");
     }
   }
 
@@ -267,45 +267,55 @@ public final class Plan {
 
   private void checkRun(Controller controller, Run run, DeviceModel model, String place) {
     int most = model.portsOf(run.kind()).map(PortGroup::mostPorts).orElse(0);
-    Require.that(
-        run.port() <= most,
-        place + ".port",
-        run.kind() + " " + run.port(),
-        "%s has %s"
-            .formatted(
-                model.title(),
-                most == 0
-                    ? "no ports of this kind"
-                    : "ports 1 to %d of this kind".formatted(most)));
+    if (run.port() > most) {
+      String allowed =
+          most == 0 ? "no ports of this kind" : "ports 1 to %d of this kind".formatted(most);
+      throw new RefusedException(
+          place + ".port", run.kind() + " " + run.port(), model.title() + " has " + allowed);
+    }
+    boolean boxes = model.portsOf(run.kind()).flatMap(PortGroup::banks).isPresent();
     PortRef port = new PortRef(controller.id(), run.kind(), run.port());
     List<PieceAt> hung = new ArrayList<>(run.legs().size());
     runs.put(run, hung);
     for (int i = 0; i < run.legs().size(); i++) {
       Leg leg = run.legs().get(i);
       hung.add(existingPiece(leg.piece()));
-      Piece piece = hung.get(i).piece();
-      Require.that(
-          piece.portKind() == run.kind(),
-          "%s.legs[%d].piece".formatted(place, i),
-          Require.quoted(piece.name()),
-          "it hangs on a %s port, and this is a %s port".formatted(piece.portKind(), run.kind()));
-      Require.that(
-          leg.feeds().isEmpty() || run.kind() == PortKind.PIXEL,
-          "%s.legs[%d].feeds".formatted(place, i),
-          leg.feeds().size() + " feeds",
-          "only a string of pixels is fed along its wire");
-      checkBox(model, run, leg, "%s.legs[%d].box".formatted(place, i));
+      checkLeg(model, run.kind(), leg, hung.get(i).piece(), boxes)
+          .ifPresent(wrong -> refuse(place, hung.size() - 1, wrong));
       legs.put(leg.piece(), new LegAt(port, i, leg));
     }
   }
 
+  /** What is wrong with a leg, and what is allowed. */
+  private record Wrong(String field, String found, String allowed) {}
+
+  private static void refuse(String run, int leg, Wrong wrong) {
+    throw new RefusedException(
+        "%s.legs[%d].%s".formatted(run, leg, wrong.field()), wrong.found(), wrong.allowed());
+  }
+
   /** A box on a port without boxes cannot be stated; one too many in a chain is found. */
-  private static void checkBox(DeviceModel model, Run run, Leg leg, String place) {
-    boolean banks = model.portsOf(run.kind()).flatMap(PortGroup::banks).isPresent();
-    Require.that(
-        leg.box().isEmpty() || banks,
-        place,
-        leg.box().map(String::valueOf).orElse(""),
-        model.title() + " has no remote boxes; leave the box out");
+  private static Optional<Wrong> checkLeg(
+      DeviceModel model, PortKind kind, Leg leg, Piece piece, boolean boxes) {
+    if (piece.portKind() != kind) {
+      return Optional.of(
+          new Wrong(
+              "piece",
+              Require.quoted(piece.name()),
+              "it hangs on a %s port, and this is a %s port".formatted(piece.portKind(), kind)));
+    } else if (!leg.feeds().isEmpty() && kind != PortKind.PIXEL) {
+      return Optional.of(
+          new Wrong(
+              "feeds",
+              leg.feeds().size() + " feeds",
+              "only a string of pixels is fed along its wire"));
+    } else if (leg.box().isPresent() && !boxes) {
+      return Optional.of(
+          new Wrong(
+              "box",
+              String.valueOf(leg.box().get()),
+              model.title() + " has no remote boxes; leave the box out"));
+    }
+    return Optional.empty();
   }
 }

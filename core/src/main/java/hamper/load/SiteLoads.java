@@ -70,20 +70,16 @@ public record SiteLoads(
   private static List<InputLoad> inputs(Plan plan, List<RunPower> runs) {
     Map<InputKey, double[]> amps = new LinkedHashMap<>();
     for (RunPower run : runs) {
-      run.feeds()
-          .forEach(
-              feed ->
-                  feed.input()
-                      .filter(input -> input.bank().isEmpty())
-                      .ifPresent(
-                          input -> {
-                            double[] sums =
-                                amps.computeIfAbsent(
-                                    new InputKey(run.port().controller(), input.input()),
-                                    key -> new double[2]);
-                            sums[0] += feed.amps();
-                            sums[1] += feed.fullAmps();
-                          }));
+      for (Island island : run.islands()) {
+        for (FeedLoad feed : island.feeds()) {
+          if (feed.input().isPresent() && feed.input().get().bank().isEmpty()) {
+            InputKey input = new InputKey(run.port().controller(), feed.input().get().input());
+            double[] sums = amps.computeIfAbsent(input, key -> new double[2]);
+            sums[0] += feed.amps();
+            sums[1] += feed.fullAmps();
+          }
+        }
+      }
     }
     List<InputLoad> loads = new ArrayList<>();
     amps.forEach(
@@ -99,8 +95,11 @@ public record SiteLoads(
     Map<String, List<FeedLoad>> feeds = new LinkedHashMap<>();
     plan.display().power().supplies().forEach(one -> feeds.put(one.id(), new ArrayList<>()));
     for (RunPower run : runs) {
-      run.feeds()
-          .forEach(feed -> feed.supply().ifPresent(supply -> feeds.get(supply.id()).add(feed)));
+      for (Island island : run.islands()) {
+        for (FeedLoad feed : island.feeds()) {
+          feed.supply().ifPresent(supply -> feeds.get(supply.id()).add(feed));
+        }
+      }
     }
     List<SupplyLoad> loads = new ArrayList<>();
     feeds.forEach(
