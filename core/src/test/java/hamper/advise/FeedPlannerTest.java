@@ -98,6 +98,11 @@ class FeedPlannerTest {
     return run.withLegs(legs);
   }
 
+  private static Optional<Run> fewest(Plan plan, List<FeedPlanner.Place> places) {
+    return FeedPlanner.fewest(
+        plan, controller(plan), run(plan), PATTERN, FeedPlanner.Goal.ALL, places);
+  }
+
   private static int feeds(Run run) {
     return run.legs().stream().mapToInt(leg -> leg.feeds().size()).sum();
   }
@@ -113,14 +118,7 @@ class FeedPlannerTest {
       if (good(plan, run(plan))) {
         continue;
       }
-      Optional<Run> found =
-          FeedPlanner.fewest(
-              plan,
-              controller(plan),
-              run(plan),
-              PATTERN,
-              FeedPlanner.Goal.ALL,
-              FeedPlanner.joints(plan, run(plan)));
+      Optional<Run> found = fewest(plan, FeedPlanner.joints(plan, run(plan)));
       OptionalInt least = exhaustive(plan);
       assertThat(found.isPresent()).isEqualTo(least.isPresent());
       if (found.isPresent()) {
@@ -137,25 +135,10 @@ class FeedPlannerTest {
   @Test
   void aStringWithoutJointsOnItsWayIsFedBetweenPixels() {
     Plan plan = plan(new int[] {600});
-    assertThat(
-            FeedPlanner.fewest(
-                plan,
-                controller(plan),
-                run(plan),
-                PATTERN,
-                FeedPlanner.Goal.ALL,
-                FeedPlanner.joints(plan, run(plan))))
+    assertThat(fewest(plan, FeedPlanner.joints(plan, run(plan))))
         .as("its two ends do not do")
         .isEmpty();
-    Run soldered =
-        FeedPlanner.fewest(
-                plan,
-                controller(plan),
-                run(plan),
-                PATTERN,
-                FeedPlanner.Goal.ALL,
-                FeedPlanner.between(plan, run(plan)))
-            .orElseThrow();
+    Run soldered = fewest(plan, FeedPlanner.between(plan, run(plan))).orElseThrow();
     assertThat(good(plan, soldered)).isTrue();
     assertThat(feeds(soldered))
         .as("25.2 A at 100 %, of which the port gives 5 and each feed 7.5")
@@ -165,15 +148,7 @@ class FeedPlannerTest {
   @Test
   void fusesAreAsSmallAsTheyMayBe() {
     Plan plan = plan(new int[] {60, 60});
-    Run fed =
-        FeedPlanner.fewest(
-                plan,
-                controller(plan),
-                run(plan),
-                PATTERN,
-                FeedPlanner.Goal.ALL,
-                FeedPlanner.joints(plan, run(plan)))
-            .orElseThrow();
+    Run fed = fewest(plan, FeedPlanner.joints(plan, run(plan))).orElseThrow();
     RunPower power = RunPowers.of(plan, controller(plan), fed).orElseThrow();
     assertThat(power.feeds().filter(feed -> feed.at().isPresent()))
         .singleElement()

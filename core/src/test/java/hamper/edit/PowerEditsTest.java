@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hamper.address.Protocol;
+import hamper.catalog.PortKind;
 import hamper.display.Conductor;
 import hamper.display.Feed;
 import hamper.display.Leg;
 import hamper.display.MainsCircuit;
 import hamper.display.Plan;
+import hamper.display.PortRef;
 import hamper.display.PoweredInput;
 import hamper.display.SitePower;
 import hamper.display.Supply;
@@ -85,10 +87,7 @@ class PowerEditsTest {
   @Test
   void feedsGoWhereTheStringGoes() {
     Plan moved =
-        new PatchPieces(
-                List.of("a"),
-                new hamper.display.PortRef("k", hamper.catalog.PortKind.PIXEL, 4),
-                Optional.empty())
+        new PatchPieces(List.of("a"), new PortRef("k", PortKind.PIXEL, 4), Optional.empty())
             .applyTo(plan)
             .plan();
     assertThat(leg(moved, "a").feeds()).isEqualTo(leg(plan, "a").feeds());
