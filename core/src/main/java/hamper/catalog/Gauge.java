@@ -5,14 +5,9 @@ import hamper.value.Require;
 import java.util.Map;
 import java.util.NavigableMap;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 
-/**
- * A wire size: an AWG number or a cross section, as it is printed on the cable.
- *
- * @param text such as "AWG 18" or "0.75 mm²"
- */
-public record Gauge(String text) {
+/** A wire size: an AWG number or a cross section, as it is printed on the cable. */
+public final class Gauge {
   /** Copper at 20 °C, by AWG number (mΩ/m). Source: the load rules. */
   private static final Map<Integer, Double> AWG =
       new TreeMap<>(
@@ -31,18 +26,17 @@ public record Gauge(String text) {
   private static final String AWG_MARK = "AWG ";
   private static final String AREA_MARK = " mm²";
 
-  /** What is known of the table's gauges, so that nothing is read off their texts again. */
-  private static final Map<String, Known> KNOWN =
-      AWG.keySet().stream()
-          .collect(
-              Collectors.toUnmodifiableMap(
-                  number -> AWG_MARK + number,
-                  number -> new Known(AWG.get(number), MOST_AMPS.get(number))));
+  private final String text;
+  private final double milliohmsPerMetre;
+  private final double mostAmps;
 
-  private record Known(double milliohmsPerMetre, double mostAmps) {}
-
-  public Gauge {
-    resistance(text);
+  /**
+   * @param text such as "AWG 18" or "0.75 mm²"
+   */
+  public Gauge(String text) {
+    this.text = text;
+    milliohmsPerMetre = resistance(text);
+    mostAmps = mostAmps(COPPER / milliohmsPerMetre);
   }
 
   public static Gauge awg(int number) {
@@ -53,23 +47,30 @@ public record Gauge(String text) {
     return new Gauge(area + AREA_MARK);
   }
 
+  /** As it was given. */
+  public String text() {
+    return text;
+  }
+
   /** Of one conductor (mΩ/m). */
   public double milliohmsPerMetre() {
-    return resistance(text);
+    return milliohmsPerMetre;
   }
 
   /** Of a loop, both conductors, of so many metres (Ω). */
   public double loopOhms(double metres) {
-    return 2 * milliohmsPerMetre() * metres / 1000;
+    return 2 * milliohmsPerMetre * metres / 1000;
   }
 
   /** The largest fuse that protects it (A), a rule of thumb; between table values in proportion. */
   public double mostAmps() {
-    Known known = KNOWN.get(text);
-    if (known != null) {
-      return known.mostAmps();
-    }
-    double area = COPPER / milliohmsPerMetre();
+    return mostAmps;
+  }
+
+  /**
+   * @param area of the cross section (mm²)
+   */
+  private static double mostAmps(double area) {
     double lastArea = 0;
     double lastAmps = 0;
     for (int number : MOST_AMPS.descendingKeySet()) {
@@ -85,14 +86,15 @@ public record Gauge(String text) {
   }
 
   private static double resistance(String text) {
-    Known known = text == null ? null : KNOWN.get(text);
-    if (known != null) {
-      return known.milliohmsPerMetre();
-    }
     try {
       if (text != null && text.endsWith(AREA_MARK)) {
         String area = text.substring(0, text.length() - AREA_MARK.length());
         return COPPER / Require.inRange("gauge", Double.parseDouble(area), 0.05, 100);
+      } else if (text != null && text.startsWith(AWG_MARK)) {
+        int number = Integer.parseInt(text.substring(AWG_MARK.length()));
+        if (AWG.containsKey(number) && text.equals(AWG_MARK + number)) {
+          return AWG.get(number);
+        }
       }
     } catch (NumberFormatException e) {
       // told below
@@ -101,6 +103,16 @@ public record Gauge(String text) {
         "gauge",
         Require.quoted(text),
         "a gauge is one of AWG %s, or a cross section such as 0.75 mm²".formatted(AWG.keySet()));
+  }
+
+  @Override
+  public boolean equals(Object other) {
+    return other instanceof Gauge gauge && gauge.text.equals(text);
+  }
+
+  @Override
+  public int hashCode() {
+    return text.hashCode();
   }
 
   @Override

@@ -1,7 +1,6 @@
 package hamper.catalog;
 
 import hamper.value.Require;
-import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalInt;
 
@@ -24,17 +23,22 @@ public record PortMode(String name, int ports, List<PixelLimit> pixelLimits) {
    * wider pixel counts, and beyond the widest as many bytes as that one has.
    */
   public OptionalInt pixelLimit(int channels) {
-    List<PixelLimit> sorted =
-        pixelLimits.stream().sorted(Comparator.comparingInt(PixelLimit::channels)).toList();
-    for (PixelLimit limit : sorted) {
-      if (limit.channels() >= channels) {
-        return OptionalInt.of(limit.pixels());
+    PixelLimit nextWider = null;
+    PixelLimit widest = null;
+    for (PixelLimit limit : pixelLimits) {
+      if (widest == null || limit.channels() > widest.channels()) {
+        widest = limit;
+      }
+      boolean wide = limit.channels() >= channels;
+      if (wide && (nextWider == null || limit.channels() < nextWider.channels())) {
+        nextWider = limit;
       }
     }
-    if (sorted.isEmpty()) {
-      return OptionalInt.empty();
+    if (nextWider != null) {
+      return OptionalInt.of(nextWider.pixels());
     }
-    PixelLimit widest = sorted.get(sorted.size() - 1);
-    return OptionalInt.of(widest.pixels() * widest.channels() / channels);
+    return widest == null
+        ? OptionalInt.empty()
+        : OptionalInt.of(widest.pixels() * widest.channels() / channels);
   }
 }

@@ -30,11 +30,21 @@ final class ColourOrdersCheck implements Check {
   public void run(Facts facts, Consumer<Finding> out) {
     for (Prop prop : facts.plan().display().props()) {
       for (Piece piece : prop.pieces()) {
-        if (piece instanceof PixelString string && string.sections().size() > 1) {
+        if (piece instanceof PixelString string && anySaysSo(string)) {
           check(facts, prop, string, out);
         }
       }
     }
+  }
+
+  /** Sections that say nothing have the order of their type, all the same one. */
+  private static boolean anySaysSo(PixelString string) {
+    for (int i = 0; i < string.sections().size(); i++) {
+      if (string.sections().get(i).colourOrder().isPresent()) {
+        return string.sections().size() > 1;
+      }
+    }
+    return false;
   }
 
   private void check(Facts facts, Prop prop, PixelString string, Consumer<Finding> out) {

@@ -34,24 +34,32 @@ final class DataReachCheck implements Check {
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
     for (Controller controller : facts.plan().display().controllers()) {
+      // a remote box stands where the run begins
+      boolean boxes = facts.plan().hasBoxes(controller, PortKind.PIXEL);
       for (Run run : controller.runs()) {
-        // a remote box stands where the run begins
-        boolean near =
-            run.kind() != PortKind.PIXEL || facts.plan().hasBoxes(controller, run.kind());
-        for (int i = 0; !near && i < run.legs().size(); i++) {
-          check(facts.plan(), controller, run, i, out);
+        if (run.kind() == PortKind.PIXEL && !boxes) {
+          List<PieceAt> hung = facts.plan().piecesOf(run);
+          for (int i = 0; i < hung.size(); i++) {
+            check(facts.plan(), controller, run, hung, i, out);
+          }
         }
       }
     }
   }
 
-  private void check(Plan plan, Controller controller, Run run, int index, Consumer<Finding> out) {
+  private void check(
+      Plan plan,
+      Controller controller,
+      Run run,
+      List<PieceAt> hung,
+      int index,
+      Consumer<Finding> out) {
     Leg leg = run.legs().get(index);
     if (leg.nullPixels() > 0) {
       return;
     }
-    Cable cable = Cable.before(plan, controller, run, index, false);
-    PieceAt at = plan.piecesOf(run).get(index);
+    Cable cable = Cable.before(plan, controller, leg, hung, index, false);
+    PieceAt at = hung.get(index);
     double metres = cable.metres() + at.string().leadMetres();
     if (metres > RISK_METRES) {
       boolean estimated = cable.origin() == Cable.Origin.ESTIMATED;

@@ -26,17 +26,18 @@ final class FeedLostCheck implements Check {
   public void run(Facts facts, Consumer<Finding> out) {
     for (RunPower run : facts.power()) {
       for (Island island : run.islands()) {
-        boolean wellNow =
-            island.reaches().stream()
-                .flatMap(
-                    reach -> reach.volts().map(low -> low.volts() >= reach.leastVolts()).stream())
-                .allMatch(enough -> enough);
         island
             .worstLoss()
-            .filter(loss -> wellNow && loss.low().volts() < loss.leastVolts())
+            .filter(loss -> loss.low().volts() < loss.leastVolts() && wellNow(island))
             .ifPresent(loss -> out.accept(told(facts.plan(), run, island, loss)));
       }
     }
+  }
+
+  private static boolean wellNow(Island island) {
+    return island.reaches().stream()
+        .flatMap(reach -> reach.volts().map(low -> low.volts() >= reach.leastVolts()).stream())
+        .allMatch(enough -> enough);
   }
 
   private Finding told(Plan plan, RunPower run, Island island, Island.Loss loss) {

@@ -1,6 +1,7 @@
 package hamper.check;
 
 import hamper.load.FeedLoad;
+import hamper.load.Island;
 import hamper.load.RunPower;
 import java.util.Locale;
 import java.util.function.Consumer;
@@ -26,9 +27,13 @@ final class GroundShiftCheck implements Check {
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
     for (RunPower run : facts.power()) {
-      run.feeds()
-          .filter(feed -> feed.groundShiftVolts() > MOST_VOLTS)
-          .forEach(feed -> out.accept(told(facts, feed)));
+      for (Island island : run.islands()) {
+        for (FeedLoad feed : island.feeds()) {
+          if (feed.groundShiftVolts() > MOST_VOLTS) {
+            out.accept(told(facts, feed));
+          }
+        }
+      }
     }
   }
 

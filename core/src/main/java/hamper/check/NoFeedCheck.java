@@ -25,9 +25,11 @@ final class NoFeedCheck implements Check {
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
     for (RunPower run : facts.power()) {
-      run.islands().stream()
-          .filter(island -> island.feeds().isEmpty())
-          .forEach(island -> out.accept(told(facts.plan(), run, island)));
+      for (Island island : run.islands()) {
+        if (island.feeds().isEmpty()) {
+          out.accept(told(facts.plan(), run, island));
+        }
+      }
     }
   }
 

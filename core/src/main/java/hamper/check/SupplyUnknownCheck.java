@@ -33,9 +33,7 @@ final class SupplyUnknownCheck implements Check {
     Map<Input, FeedLoad> unknown = new LinkedHashMap<>();
     for (RunPower run : facts.power()) {
       for (Island island : run.islands()) {
-        if (island.feeds().stream().anyMatch(feed -> feed.supply().isPresent())) {
-          unknown(run, island, unknown);
-        }
+        unknown(run, island, unknown);
       }
     }
     unknown.forEach((input, feed) -> out.accept(told(facts.plan(), input, feed)));
@@ -43,10 +41,14 @@ final class SupplyUnknownCheck implements Check {
 
   private static void unknown(RunPower run, Island island, Map<Input, FeedLoad> unknown) {
     for (FeedLoad feed : island.feeds()) {
-      if (feed.supply().isEmpty() && feed.input().isPresent()) {
+      if (feed.supply().isEmpty() && feed.input().isPresent() && fedFromKnown(island)) {
         unknown.putIfAbsent(new Input(run.port().controller(), feed.input().get()), feed);
       }
     }
+  }
+
+  private static boolean fedFromKnown(Island island) {
+    return island.feeds().stream().anyMatch(feed -> feed.supply().isPresent());
   }
 
   private Finding told(Plan plan, Input input, FeedLoad feed) {

@@ -1,7 +1,7 @@
 package hamper.check;
 
-import hamper.config.Configuration;
 import hamper.config.Untold;
+import hamper.display.Controller;
 import hamper.display.Plan;
 import java.util.List;
 import java.util.function.Consumer;
@@ -24,14 +24,12 @@ final class UntoldCheck implements Check {
 
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
-    for (Configuration configuration : facts.configurations()) {
-      configuration
-          .untold()
-          .forEach(untold -> out.accept(told(facts.plan(), configuration, untold)));
-    }
+    facts.untold().forEach(untold -> out.accept(told(facts.plan(), untold)));
   }
 
-  private Finding told(Plan plan, Configuration configuration, Untold untold) {
+  private Finding told(Plan plan, Untold untold) {
+    Controller controller = plan.existingController(untold.port().controller());
+    String model = plan.modelOf(controller).title();
     String where =
         untold
             .piece()
@@ -39,9 +37,9 @@ final class UntoldCheck implements Check {
             .orElse("")
             .concat(plan.written(untold.port()));
     return finding(
-        "%s asks for %s (%s)".formatted(where, untold.what(), configuration.modelTitle()),
+        "%s asks for %s (%s)".formatted(where, untold.what(), model),
         untold.what(),
-        "what " + configuration.modelTitle() + " can be told",
+        "what " + model + " can be told",
         List.of(
             untold
                 .piece()

@@ -30,9 +30,11 @@ final class VoltageCheck implements Check {
   public void run(Facts facts, Consumer<Finding> out) {
     for (RunPower run : facts.power()) {
       for (Island island : run.islands()) {
-        island.reaches().stream()
-            .filter(reach -> low(island, reach))
-            .forEach(reach -> out.accept(told(facts.plan(), run.port(), reach)));
+        for (Island.Reach reach : island.reaches()) {
+          if (low(island, reach)) {
+            out.accept(told(facts.plan(), run.port(), reach));
+          }
+        }
       }
     }
   }
@@ -40,8 +42,8 @@ final class VoltageCheck implements Check {
   /** Where the supply is of another voltage, that is what is told. */
   private static boolean low(Island island, Island.Reach reach) {
     return reach.volts().isPresent()
-        && island.feeds().stream().allMatch(feed -> feed.volts() == reach.suppliedVolts())
-        && reach.volts().get().volts() < reach.leastVolts() * MARGIN;
+        && reach.volts().get().volts() < reach.leastVolts() * MARGIN
+        && island.feeds().stream().allMatch(feed -> feed.volts() == reach.suppliedVolts());
   }
 
   private Finding told(Plan plan, PortRef port, Island.Reach reach) {

@@ -11,12 +11,31 @@ public final class Configurations {
   private Configurations() {}
 
   public static List<Configuration> of(Plan plan, Resolution resolution) {
-    // no controller's configuration depends on another's
-    return IntStream.range(0, plan.display().controllers().size())
+    return devices(plan).mapToObj(i -> of(plan, resolution, i)).toList();
+  }
+
+  /**
+   * What no device of the plan can be told, controller by controller: without the configurations
+   * that it is missing from, which nobody needs to find it.
+   */
+  public static List<Untold> untold(Plan plan, Resolution resolution) {
+    return devices(plan).mapToObj(i -> untold(plan, resolution, i)).flatMap(List::stream).toList();
+  }
+
+  /** No controller's configuration depends on another's. */
+  private static IntStream devices(Plan plan) {
+    List<Controller> controllers = plan.display().controllers();
+    return IntStream.range(0, controllers.size())
         .parallel()
-        .filter(i -> !plan.modelOf(plan.display().controllers().get(i)).hostOnly())
-        .mapToObj(i -> of(plan, resolution, i))
-        .toList();
+        .filter(i -> !plan.modelOf(controllers.get(i)).hostOnly());
+  }
+
+  private static List<Untold> untold(Plan plan, Resolution resolution, int index) {
+    return UntoldFinder.find(
+        plan,
+        plan.display().controllers().get(index),
+        resolution.blocks().get(index),
+        resolution.byController().get(index));
   }
 
   /**
@@ -24,11 +43,10 @@ public final class Configurations {
    */
   public static Configuration of(Plan plan, Resolution resolution, int index) {
     Controller controller = plan.display().controllers().get(index);
-    Outputs outputs =
-        new Outputs(
-            plan, controller, resolution.blocks().get(index), resolution.byController().get(index));
+    var block = resolution.blocks().get(index);
+    var placements = resolution.byController().get(index);
+    Outputs outputs = new Outputs(plan, controller, block, placements);
     var model = plan.modelOf(controller);
-    List<Output> told = outputs.tell();
     return new Configuration(
         plan.display().name(),
         controller.id(),
@@ -40,9 +58,8 @@ public final class Configurations {
         controller.protocol(),
         controller.transport(),
         controller.address(),
-        Inputs.tell(
-            plan, controller, resolution.blocks().get(index), resolution.byController().get(index)),
-        told,
-        outputs.untold());
+        Inputs.tell(plan, controller, block, placements),
+        outputs.tell(),
+        untold(plan, resolution, index));
   }
 }

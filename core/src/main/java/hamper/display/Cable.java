@@ -29,22 +29,25 @@ public record Cable(double metres, Origin origin) {
    * @param index of the leg in the run, from 0
    */
   public static Cable before(Plan plan, Controller controller, Run run, int index) {
-    return before(plan, controller, run, index, plan.hasBoxes(controller, run.kind()));
+    boolean boxes = plan.hasBoxes(controller, run.kind());
+    return before(plan, controller, run.legs().get(index), plan.piecesOf(run), index, boxes);
   }
 
   /**
+   * For those who go along a whole run, and know what hangs on it.
+   *
+   * @param hung on the run, leg by leg
    * @param index of the leg in the run, from 0
    * @param boxes whether the controller's ports come out at remote boxes
    */
-  public static Cable before(Plan plan, Controller controller, Run run, int index, boolean boxes) {
-    Leg leg = run.legs().get(index);
+  public static Cable before(
+      Plan plan, Controller controller, Leg leg, List<PieceAt> hung, int index, boolean boxes) {
     if (leg.cableMetres().isPresent()) {
       return new Cable(leg.cableMetres().get(), Origin.ENTERED);
     }
     if (boxes) {
       return UNKNOWN; // the way there is the bank's cable, and the box stands at the prop
     }
-    List<PieceAt> hung = plan.piecesOf(run);
     Optional<String> from =
         index == 0 ? controller.settings().zone() : hung.get(index - 1).prop().zone();
     Optional<String> to = hung.get(index).prop().zone();

@@ -1,5 +1,6 @@
 package hamper.display;
 
+import hamper.address.ColourOrder;
 import hamper.catalog.PixelType;
 import java.util.Optional;
 
@@ -26,5 +27,10 @@ public record PieceAt(Prop prop, Piece piece, Optional<PixelType> type) {
   /** The type of its pixels; what hangs on a pixel port has one. */
   public PixelType pixels() {
     return type.orElseThrow();
+  }
+
+  /** The order in which the pixels of one of its sections take their bytes. */
+  public ColourOrder orderOf(Section section) {
+    return section.colourOrder().isPresent() ? section.colourOrder().get() : pixels().colourOrder();
   }
 }

@@ -54,8 +54,8 @@ public record PixelString(
   /** Pixels that light, over all sections. */
   public int pixels() {
     int sum = 0;
-    for (Section section : sections) {
-      sum += section.pixels();
+    for (int i = 0; i < sections.size(); i++) {
+      sum += sections.get(i).pixels();
     }
     return sum;
   }
@@ -63,8 +63,8 @@ public record PixelString(
   /** Null pixels built into it. */
   public int nullPixels() {
     int sum = 0;
-    for (Section section : sections) {
-      sum += section.nullPixels();
+    for (int i = 0; i < sections.size(); i++) {
+      sum += sections.get(i).nullPixels();
     }
     return sum;
   }

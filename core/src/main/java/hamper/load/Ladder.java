@@ -94,7 +94,9 @@ public final class Ladder {
   public static Ladder of(List<Stretch> stretches, List<Tap> taps) {
     Require.inRange("stretches", stretches.size(), 1, Integer.MAX_VALUE);
     Require.inRange("taps", taps.size(), 1, Integer.MAX_VALUE);
-    return of(new LoadedWire(stretches), taps);
+    LoadedWire wire = new LoadedWire(stretches.size());
+    stretches.forEach(one -> wire.add(one.count(), one.amps(), one.ohms(), one.ohmsBefore()));
+    return of(wire, taps);
   }
 
   /** On a wire that several ladders may share. */
@@ -241,10 +243,12 @@ public final class Ladder {
     Require.inRange("last", last, first, positions());
     double least = Double.MAX_VALUE;
     double[] leasts = new double[taps.length + 1];
+    int[] bottoms = new int[taps.length + 1];
     for (int i = -1; i < taps.length; i++) {
       int low = Math.max(first, from(i));
       int high = Math.min(last, to(i));
-      leasts[i + 1] = low <= high ? voltsAt(bottom(i, low, high), i) : Double.MAX_VALUE;
+      bottoms[i + 1] = low <= high ? bottom(i, low, high) : 0;
+      leasts[i + 1] = low <= high ? voltsAt(bottoms[i + 1], i) : Double.MAX_VALUE;
       least = Math.min(least, leasts[i + 1]);
     }
     int nearest = -1;
@@ -252,8 +256,7 @@ public final class Ladder {
       nearest++;
     }
     int low = Math.max(first, from(nearest));
-    int bottom = bottom(nearest, low, Math.min(last, to(nearest)));
-    return new Low(firstBelow(nearest, low, bottom, least + EQUAL_VOLTS), least);
+    return new Low(firstBelow(nearest, low, bottoms[nearest + 1], least + EQUAL_VOLTS), least);
   }
 
   /** The positions whose last tap is this one. */
@@ -288,8 +291,11 @@ public final class Ladder {
 
   /** The first position of the falling side that is at or below so many volts. */
   private int firstBelow(int tap, int first, int bottom, double volts) {
+    if (bottom == first || voltsAt(bottom - 1, tap) > volts) {
+      return bottom; // as nearly always: neighbours are seldom this near to each other
+    }
     int low = first;
-    int high = bottom;
+    int high = bottom - 1;
     while (low < high) {
       int middle = low + (high - low) / 2;
       if (voltsAt(middle, tap) <= volts) {

@@ -1,13 +1,11 @@
 package hamper.load;
 
-import java.util.List;
-
 /**
  * Positions along a wire, each drawing its current: what a {@link Ladder} is solved on. Sums are
  * kept stretch by stretch, so that any of them is at hand without going along the wire.
  */
 final class LoadedWire {
-  private final int count;
+  private int count;
 
   /** Of each stretch: what one position draws (A), and the loop between two of them (Ω). */
   private final double[] amps;
@@ -23,28 +21,39 @@ final class LoadedWire {
   private final double[] ampsTo;
   private final double[] momentTo;
 
-  LoadedWire(List<Ladder.Stretch> stretches) {
-    count = stretches.size();
-    amps = new double[count];
-    ohms = new double[count];
-    positions = new int[count + 1];
-    ohmsTo = new double[count];
-    ampsTo = new double[count + 1];
-    momentTo = new double[count + 1];
-    double reached = 0;
-    for (int i = 0; i < count; i++) {
-      Ladder.Stretch stretch = stretches.get(i);
-      int n = stretch.count();
-      amps[i] = stretch.amps();
-      ohms[i] = stretch.ohms();
-      double first = i == 0 ? 0 : reached + stretch.ohmsBefore();
-      double last = first + (n - 1) * stretch.ohms();
-      positions[i + 1] = positions[i] + n;
-      ohmsTo[i] = first;
-      ampsTo[i + 1] = ampsTo[i] + n * stretch.amps();
-      momentTo[i + 1] = momentTo[i] + n * stretch.amps() * (first + last) / 2;
-      reached = last;
-    }
+  private double reached;
+
+  /**
+   * Empty; stretches are added along the wire.
+   *
+   * @param most stretches that it will have
+   */
+  LoadedWire(int most) {
+    amps = new double[most];
+    ohms = new double[most];
+    positions = new int[most + 1];
+    ohmsTo = new double[most];
+    ampsTo = new double[most + 1];
+    momentTo = new double[most + 1];
+  }
+
+  /**
+   * @param n positions, from 1
+   * @param each what each of them draws (A)
+   * @param step the loop between two of them (Ω)
+   * @param ohmsBefore the loop from the position before the first of them (Ω)
+   */
+  void add(int n, double each, double step, double ohmsBefore) {
+    int i = count++;
+    amps[i] = each;
+    ohms[i] = step;
+    double first = i == 0 ? 0 : reached + ohmsBefore;
+    double last = first + (n - 1) * step;
+    positions[i + 1] = positions[i] + n;
+    ohmsTo[i] = first;
+    ampsTo[i + 1] = ampsTo[i] + n * each;
+    momentTo[i + 1] = momentTo[i] + n * each * (first + last) / 2;
+    reached = last;
   }
 
   int positions() {

@@ -80,13 +80,11 @@ public final class RunWire {
 
     /** As a ladder sees it, at planned brightness or at 100 %. */
     LoadedWire wire(boolean full) {
-      List<Ladder.Stretch> loaded = new ArrayList<>(stretches.size());
+      LoadedWire wire = new LoadedWire(stretches.size());
       for (Stretch one : stretches) {
-        loaded.add(
-            new Ladder.Stretch(
-                one.count(), full ? one.fullAmps() : one.amps(), one.ohms(), one.ohmsBefore()));
+        wire.add(one.count(), full ? one.fullAmps() : one.amps(), one.ohms(), one.ohmsBefore());
       }
-      return new LoadedWire(loaded);
+      return wire;
     }
 
     /**
@@ -185,7 +183,7 @@ public final class RunWire {
     if (stretches.isEmpty()) {
       first = leg.piece();
     }
-    Cable cable = Cable.before(plan, controller, run, index, boxes);
+    Cable cable = Cable.before(plan, controller, leg, hung, index, boxes);
     double step = wires.gaugeOrUsual().loopOhms(wires.spacingOrUsual());
     double link = link(leg, cable, step);
     double plug = CONTACT_LOOP + wires.gaugeOrUsual().loopOhms(string.leadMetres());

@@ -53,7 +53,7 @@ public record SiteLoads(
 
   /**
    * @param loads of all ports
-   * @param runs solved; left out where nothing is to be said of power
+   * @param runs solved, by controller; left out where nothing is to be said of power
    */
   public static SiteLoads of(Plan plan, List<PortLoad> loads, List<RunPower> runs) {
     List<SupplyLoad> supplies = supplies(plan, runs);
@@ -64,31 +64,38 @@ public record SiteLoads(
         loads.stream().mapToDouble(PortLoad::idleWatts).sum());
   }
 
-  private record InputKey(String controller, int input) {}
-
   /** Remote boxes tell no rating, so that only inputs of the controllers themselves are summed. */
   private static List<InputLoad> inputs(Plan plan, List<RunPower> runs) {
-    Map<InputKey, double[]> amps = new LinkedHashMap<>();
-    for (RunPower run : runs) {
-      for (Island island : run.islands()) {
-        for (FeedLoad feed : island.feeds()) {
-          if (feed.input().isPresent() && feed.input().get().bank().isEmpty()) {
-            InputKey input = new InputKey(run.port().controller(), feed.input().get().input());
-            double[] sums = amps.computeIfAbsent(input, key -> new double[2]);
-            sums[0] += feed.amps();
-            sums[1] += feed.fullAmps();
+    List<InputLoad> loads = new ArrayList<>();
+    for (int from = 0, to; from < runs.size(); from = to) {
+      Controller controller = plan.existingController(runs.get(from).port().controller());
+      List<Power> ratings = plan.modelOf(controller).powerInputs();
+      double[] amps = new double[ratings.size()];
+      double[] fullAmps = new double[ratings.size()];
+      boolean[] used = new boolean[ratings.size()];
+      for (to = from; to < runs.size() && isOf(controller, runs.get(to)); to++) {
+        for (Island island : runs.get(to).islands()) {
+          for (FeedLoad feed : island.feeds()) {
+            if (feed.input().isPresent() && feed.input().get().bank().isEmpty()) {
+              int input = feed.input().get().input() - 1;
+              amps[input] += feed.amps();
+              fullAmps[input] += feed.fullAmps();
+              used[input] = true;
+            }
           }
         }
       }
+      for (int i = 0; i < used.length; i++) {
+        if (used[i]) {
+          loads.add(new InputLoad(controller.id(), i + 1, ratings.get(i), amps[i], fullAmps[i]));
+        }
+      }
     }
-    List<InputLoad> loads = new ArrayList<>();
-    amps.forEach(
-        (key, sums) -> {
-          Controller controller = plan.existingController(key.controller());
-          Power rating = plan.modelOf(controller).powerInputs().get(key.input() - 1);
-          loads.add(new InputLoad(key.controller(), key.input(), rating, sums[0], sums[1]));
-        });
     return loads;
+  }
+
+  private static boolean isOf(Controller controller, RunPower run) {
+    return run.port().controller().equals(controller.id());
   }
 
   private static List<SupplyLoad> supplies(Plan plan, List<RunPower> runs) {
@@ -97,20 +104,25 @@ public record SiteLoads(
     for (RunPower run : runs) {
       for (Island island : run.islands()) {
         for (FeedLoad feed : island.feeds()) {
-          feed.supply().ifPresent(supply -> feeds.get(supply.id()).add(feed));
+          if (feed.supply().isPresent()) {
+            feeds.get(feed.supply().get().id()).add(feed);
+          }
         }
       }
     }
     List<SupplyLoad> loads = new ArrayList<>();
-    feeds.forEach(
-        (id, own) ->
-            loads.add(
-                new SupplyLoad(
-                    plan.existingSupply(id),
-                    own.stream().mapToDouble(FeedLoad::amps).sum(),
-                    own.stream().mapToDouble(FeedLoad::fullAmps).sum(),
-                    List.copyOf(own))));
+    feeds.forEach((id, own) -> loads.add(sum(plan.existingSupply(id), own)));
     return loads;
+  }
+
+  private static SupplyLoad sum(Supply supply, List<FeedLoad> feeds) {
+    double amps = 0;
+    double fullAmps = 0;
+    for (FeedLoad feed : feeds) {
+      amps += feed.amps();
+      fullAmps += feed.fullAmps();
+    }
+    return new SupplyLoad(supply, amps, fullAmps, List.copyOf(feeds));
   }
 
   private static List<MainsLoad> mains(Plan plan, List<SupplyLoad> supplies) {

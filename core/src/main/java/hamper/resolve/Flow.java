@@ -12,7 +12,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.function.Consumer;
 
 /**
  * Holds first, then everything else flows round them: ports by number, sections in wire order, one
@@ -22,17 +21,15 @@ import java.util.function.Consumer;
  */
 final class Flow {
   private final Line line;
-  private final Consumer<LayoutProblem> problems;
   private final List<ChannelSpan> heldSpans = new ArrayList<>();
 
-  private Flow(Line line, Consumer<LayoutProblem> problems) {
+  private Flow(Line line) {
     this.line = line;
-    this.problems = problems;
   }
 
   /** Lays every item of the flowing part that is not a mirror. */
-  static void lay(Line line, Consumer<LayoutProblem> problems) {
-    Flow flow = new Flow(line, problems);
+  static void lay(Line line) {
+    Flow flow = new Flow(line);
     line.flowing.forEach(flow::holdRun);
     ReservedChannels reserved = ReservedChannels.of(flow.heldSpans);
     int cursor = 1;
@@ -42,9 +39,12 @@ final class Flow {
   }
 
   private void holdRun(List<Item> run) {
+    if (run.stream().allMatch(item -> item.hold.isEmpty())) {
+      return;
+    }
     run.stream()
         .filter(item -> item.isMirror() && item.hold.isPresent())
-        .forEach(item -> report(LayoutProblem.Kind.HOLD_ON_MIRROR, item));
+        .forEach(item -> line.report(LayoutProblem.Kind.HOLD_ON_MIRROR, item));
     if (line.startsPer == StartsPer.SECTION) {
       run.forEach(this::holdSection);
       return;
@@ -52,7 +52,7 @@ final class Flow {
     Item first = run.get(0);
     run.stream()
         .filter(item -> item != first && !item.isMirror() && item.hold.isPresent())
-        .forEach(item -> report(LayoutProblem.Kind.HOLD_INSIDE_PORT, item));
+        .forEach(item -> line.report(LayoutProblem.Kind.HOLD_INSIDE_PORT, item));
     if (first.isMirror()) {
       return;
     }
@@ -86,35 +86,40 @@ final class Flow {
     }
     Optional<Integer> first = line.controller.settings().firstUniverse();
     if (first.isEmpty() || !line.usesUniverses()) {
-      report(LayoutProblem.Kind.HOLD_WITHOUT_FIXED_UNIVERSE, item);
+      line.report(LayoutProblem.Kind.HOLD_WITHOUT_FIXED_UNIVERSE, item);
       return OptionalInt.empty();
     }
     long channel =
         new UniverseGrid(first.get(), line.universeSize)
             .controllerChannel(new UniverseChannel(hold.universe().get(), hold.channel()));
     if (channel < 1 || channel > Hold.MOST_CHANNELS || hold.channel() > line.universeSize) {
-      report(LayoutProblem.Kind.HOLD_OUTSIDE_BLOCK, item);
+      line.report(LayoutProblem.Kind.HOLD_OUTSIDE_BLOCK, item);
       return OptionalInt.empty();
     }
     return OptionalInt.of((int) channel);
   }
 
   private int flowRun(List<Item> run, int cursor, ReservedChannels reserved) {
-    List<Item> flowing =
-        run.stream().filter(item -> !item.isMirror() && item.span == null).toList();
-    if (flowing.isEmpty()) {
-      return cursor;
-    }
     boolean opensPort =
         line.portStart == PortStart.NEXT_UNIVERSE && run.get(0).port.kind() == PortKind.PIXEL;
     if (line.startsPer == StartsPer.PORT) {
-      return flowTogether(flowing, cursor, opensPort, reserved);
+      List<Item> flowing = run.stream().filter(Flow::flows).toList();
+      return flowing.isEmpty() ? cursor : flowTogether(flowing, cursor, opensPort, reserved);
     }
     int at = cursor;
-    for (int i = 0; i < flowing.size(); i++) {
-      at = flowTogether(List.of(flowing.get(i)), at, opensPort && i == 0, reserved);
+    boolean opens = opensPort;
+    for (Item item : run) {
+      if (flows(item)) {
+        at = flowAlone(item, at, opens, reserved);
+        opens = false;
+      }
     }
     return at;
+  }
+
+  /** Neither a mirror nor held. */
+  private static boolean flows(Item item) {
+    return !item.isMirror() && item.span == null;
   }
 
   /** Lays items one after another, all moving on together until they are clear. */
@@ -131,21 +136,33 @@ final class Flow {
     }
   }
 
+  private int flowAlone(Item item, int cursor, boolean opensPort, ReservedChannels reserved) {
+    int from = cursor;
+    while (true) {
+      lay(item, opensPort ? nextBoundary(from) : from);
+      Optional<ChannelSpan> hit = reserved.firstTouching(item.span);
+      if (hit.isEmpty()) {
+        return item.span.end();
+      }
+      from = hit.get().end();
+    }
+  }
+
   private ChannelSpan layTogether(List<Item> items, int from) {
     int at = from;
     for (Item item : items) {
-      item.span = line.packing.lay(line.universeSize, at, item.addresses, item.width);
+      lay(item, at);
       at = item.span.end();
     }
     return items.get(0).span.through(items.get(items.size() - 1).span);
   }
 
+  private void lay(Item item, int from) {
+    item.span = line.packing.lay(line.universeSize, from, item.addresses, item.width);
+  }
+
   private int nextBoundary(int channel) {
     int used = (channel - 1) % line.universeSize;
     return used == 0 ? channel : channel - used + line.universeSize;
-  }
-
-  private void report(LayoutProblem.Kind kind, Item item) {
-    problems.accept(new LayoutProblem(kind, item.piece, item.section));
   }
 }

@@ -19,6 +19,7 @@ import hamper.display.Wall;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 
 /**
  * One controller while its block is being laid: its runs flattened to items, and what came of it.
@@ -38,6 +39,12 @@ final class Line {
 
   /** Runs of the DMX ports in use, by port. */
   final List<List<Item>> dmx = new ArrayList<>();
+
+  /** What the plan asks for and this controller cannot give. */
+  final List<LayoutProblem> problems = new ArrayList<>();
+
+  /** Whether anything on it mirrors something. */
+  boolean mirrors;
 
   /** The held universe of each DMX run. */
   final List<Optional<Integer>> dmxHeld = new ArrayList<>();
@@ -79,6 +86,16 @@ final class Line {
     return flowingChannels + dmx.size() * Resolver.DMX_SLOTS;
   }
 
+  /** Everything on it, as placements are told: what flows, then DMX ports. */
+  void eachItem(Consumer<Item> visitor) {
+    flowing.forEach(run -> run.forEach(visitor));
+    dmx.forEach(run -> run.forEach(visitor));
+  }
+
+  void report(LayoutProblem.Kind kind, Item item) {
+    problems.add(new LayoutProblem(kind, item.piece, item.section));
+  }
+
   private void add(Run run, List<Item> items) {
     if (run.kind() == PortKind.DMX) {
       dmx.add(items);
@@ -94,6 +111,7 @@ final class Line {
     List<PieceAt> hung = plan.piecesOf(run);
     for (int l = 0; l < run.legs().size(); l++) {
       Leg leg = run.legs().get(l);
+      mirrors |= leg.mirrorOf().isPresent();
       PieceAt at = hung.get(l);
       Piece piece = at.piece();
       if (piece instanceof PixelString string) {

@@ -3,11 +3,9 @@ package hamper.resolve;
 import hamper.address.ChannelSpan;
 import hamper.address.StartsPer;
 import hamper.address.UniverseGrid;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Consumer;
 
 /**
  * Lays mirrors: section i from the start of section i of its original. They move and reserve
@@ -18,16 +16,16 @@ final class Mirrors {
   private record Original(Line line, Map<Integer, Item> sections) {}
 
   private final Map<String, Original> originals = new HashMap<>();
-  private final Consumer<LayoutProblem> problems;
 
   /** Knows every piece that somebody mirrors. */
-  Mirrors(List<Line> lines, Consumer<LayoutProblem> problems) {
-    this.problems = problems;
+  Mirrors(List<Line> lines) {
     for (Line line : lines) {
-      eachItem(line, item -> item.mirrorOf.ifPresent(id -> originals.put(id, null)));
+      if (line.mirrors) {
+        line.eachItem(item -> item.mirrorOf.ifPresent(id -> originals.put(id, null)));
+      }
     }
     for (Line line : originals.isEmpty() ? List.<Line>of() : lines) {
-      eachItem(line, item -> note(line, item));
+      line.eachItem(item -> note(line, item));
     }
   }
 
@@ -42,6 +40,9 @@ final class Mirrors {
 
   /** Mirrors within a controller; they may lengthen what it uses. */
   void layWithin(Line line) {
+    if (!line.mirrors) {
+      return;
+    }
     for (List<Item> run : line.flowing) {
       reportPartOfPort(line, run);
       int next = 0;
@@ -62,7 +63,7 @@ final class Mirrors {
   private int layWithin(Line line, Item item, int following) {
     Original original = originals.get(item.mirrorOf.orElseThrow());
     if (original == null) {
-      report(LayoutProblem.Kind.MIRROR_WITHOUT_ORIGINAL, item);
+      line.report(LayoutProblem.Kind.MIRROR_WITHOUT_ORIGINAL, item);
       return following;
     }
     find(item);
@@ -73,7 +74,7 @@ final class Mirrors {
     if (item.original != null && item.original.span != null) {
       from = item.original.span.start();
     } else if (item.original == null) {
-      report(LayoutProblem.Kind.MIRROR_LONGER, item);
+      line.report(LayoutProblem.Kind.MIRROR_LONGER, item);
     }
     if (from > 0) {
       item.span = line.packing.lay(line.universeSize, from, item.addresses, item.width);
@@ -84,6 +85,9 @@ final class Mirrors {
 
   /** Mirrors of another controller, once every universe is known. */
   void layAcross(Line line, List<String> domains) {
+    if (!line.mirrors) {
+      return;
+    }
     for (List<Item> run : line.flowing) {
       for (Item item : run) {
         Original original = item.mirrorOf.map(originals::get).orElse(null);
@@ -101,11 +105,11 @@ final class Mirrors {
             && domains.get(line.index).equals(domains.get(home.index));
     if (!reached || home.firstUniverse.isEmpty()) {
       item.original = null;
-      report(LayoutProblem.Kind.MIRROR_OUT_OF_REACH, item);
+      line.report(LayoutProblem.Kind.MIRROR_OUT_OF_REACH, item);
       return;
     }
     if (item.original == null || item.original.span == null) {
-      report(LayoutProblem.Kind.MIRROR_LONGER, item);
+      line.report(LayoutProblem.Kind.MIRROR_LONGER, item);
       return;
     }
     ChannelSpan span =
@@ -129,17 +133,7 @@ final class Mirrors {
       run.stream()
           .filter(Item::isMirror)
           .findFirst()
-          .ifPresent(item -> report(LayoutProblem.Kind.MIRROR_PART_OF_PORT, item));
+          .ifPresent(item -> line.report(LayoutProblem.Kind.MIRROR_PART_OF_PORT, item));
     }
-  }
-
-  private static void eachItem(Line line, Consumer<Item> visitor) {
-    List<List<Item>> runs = new ArrayList<>(line.flowing);
-    runs.addAll(line.dmx);
-    runs.forEach(run -> run.forEach(visitor));
-  }
-
-  private void report(LayoutProblem.Kind kind, Item item) {
-    problems.accept(new LayoutProblem(kind, item.piece, item.section));
   }
 }

@@ -2,6 +2,8 @@ package hamper.resolve;
 
 import hamper.address.UniverseChannel;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -14,62 +16,50 @@ import java.util.Optional;
  */
 final class OverlapSweep {
   /** Room for one universe on the one line that all universes lie on. */
-  private static final long PITCH = 512;
-
-  /** An item's stretch within one universe, or within the block on DDP; end excluded. */
-  private record Stretch(int party, long start, long end) {}
+  private static final int PITCH = 512;
 
   /** What a pair of parties shares, as it adds up over universes. */
   private static final class Shared {
     int channels;
-    long first = Long.MAX_VALUE;
-    long last = -1;
+    int first = Integer.MAX_VALUE;
+    int last = -1;
   }
 
   private record Pair(int a, int b) {}
 
+  private final boolean universes;
   private final List<Item> items = new ArrayList<>();
   private final List<Placement> placements = new ArrayList<>();
-  private final Map<String, List<Stretch>> byDomain = new LinkedHashMap<>();
-  private final Map<String, Boolean> domainHasUniverses = new LinkedHashMap<>();
+  private final Stretches stretches = new Stretches();
+  private final Map<Pair, Shared> shared = new LinkedHashMap<>();
 
-  /** Adds one laid item; items come in the order in which pairs are to be told. */
-  void add(Line line, String domain, Item item, Placement placement) {
-    int party = items.size();
-    items.add(item);
-    placements.add(placement);
-    List<Stretch> stretches = byDomain.computeIfAbsent(domain, key -> new ArrayList<>());
-    domainHasUniverses.put(domain, line.usesUniverses());
-    if (!line.usesUniverses()) {
-      placement
-          .controllerChannels()
-          .ifPresent(span -> stretches.add(new Stretch(party, span.start() - 1L, span.end() - 1L)));
-    } else if (placement.start().isPresent() && placement.end().isPresent()) {
-      int size = item.slot > 0 ? Resolver.DMX_SLOTS : line.universeSize;
-      addUniverses(stretches, party, placement.start().get(), placement.end().get(), size);
-    }
+  private OverlapSweep(boolean universes) {
+    this.universes = universes;
   }
 
-  private static void addUniverses(
-      List<Stretch> out, int party, UniverseChannel start, UniverseChannel end, int size) {
-    for (int u = start.universe(); u <= end.universe(); u++) {
-      int first = u == start.universe() ? start.channel() : 1;
-      int last = Math.min(size, u == end.universe() ? end.channel() : size);
-      out.add(new Stretch(party, u * PITCH + first - 1, u * PITCH + last));
+  /**
+   * @param lines laid
+   * @param domains the packet domain of each line
+   * @param placements of each line, in the order of its items
+   */
+  static Overlaps find(List<Line> lines, List<String> domains, List<List<Placement>> placements) {
+    Map<String, List<Line>> byDomain = new LinkedHashMap<>();
+    for (Line line : lines) {
+      byDomain.computeIfAbsent(domains.get(line.index), key -> new ArrayList<>()).add(line);
     }
-  }
-
-  Overlaps find() {
-    List<Overlap> found = new ArrayList<>();
-    boolean more = false;
-    for (Map.Entry<String, List<Stretch>> domain : byDomain.entrySet()) {
-      Map<Pair, Shared> shared = new LinkedHashMap<>();
-      more |= !sweep(domain.getValue(), shared, Overlaps.MOST_PAIRS - found.size());
-      boolean universes = domainHasUniverses.get(domain.getKey());
-      shared.forEach((pair, what) -> found.add(overlap(pair, what, universes)));
-    }
+    // no packet crosses from one domain into another
+    List<OverlapSweep> swept =
+        List.copyOf(byDomain.values()).parallelStream().map(own -> of(own, placements)).toList();
+    List<Overlap> found =
+        new ArrayList<>(
+            swept.stream()
+                .map(OverlapSweep::overlaps)
+                .flatMap(Collection::stream)
+                .limit(Overlaps.MOST_PAIRS)
+                .toList());
     found.sort(Comparator.comparing(Overlap::a, PLACE).thenComparing(Overlap::b, PLACE));
-    return new Overlaps(found, more);
+    int pairs = swept.stream().mapToInt(sweep -> sweep.shared.size()).sum();
+    return new Overlaps(found, pairs > Overlaps.MOST_PAIRS);
   }
 
   private static final Comparator<Placement> PLACE =
@@ -78,45 +68,86 @@ final class OverlapSweep {
           .thenComparingInt(placement -> placement.port().port())
           .thenComparingInt(Placement::position);
 
-  /**
-   * @return false where pairs were left out because there were more than {@code most}
-   */
-  private boolean sweep(List<Stretch> stretches, Map<Pair, Shared> shared, int most) {
-    List<Stretch> sorted = new ArrayList<>(stretches);
-    sorted.sort(Comparator.comparingLong(Stretch::start));
-    List<Stretch> open = new ArrayList<>();
-    for (Stretch stretch : sorted) {
-      open.removeIf(other -> other.end() <= stretch.start());
-      for (Stretch other : open) {
-        if (other.party() == stretch.party() || onPurpose(other, stretch)) {
-          continue;
-        }
-        Pair pair =
-            new Pair(
-                Math.min(other.party(), stretch.party()), Math.max(other.party(), stretch.party()));
-        if (shared.size() >= most && !shared.containsKey(pair)) {
-          return false;
-        }
-        add(shared.computeIfAbsent(pair, key -> new Shared()), other, stretch);
-      }
-      open.add(stretch);
+  private static OverlapSweep of(List<Line> lines, List<List<Placement>> placements) {
+    OverlapSweep sweep = new OverlapSweep(lines.get(0).usesUniverses());
+    for (Line line : lines) {
+      sweep.placements.addAll(placements.get(line.index));
+      line.eachItem(item -> sweep.add(line, item));
     }
-    return true;
+    sweep.sweep();
+    return sweep;
   }
 
-  private boolean onPurpose(Stretch one, Stretch other) {
-    return items.get(one.party()).root() == items.get(other.party()).root();
+  private void add(Line line, Item item) {
+    int party = items.size();
+    items.add(item);
+    Placement placement = placements.get(party);
+    if (!universes) {
+      placement
+          .controllerChannels()
+          .ifPresent(span -> stretches.add(party, span.start() - 1, span.end() - 1));
+    } else if (placement.start().isPresent() && placement.end().isPresent()) {
+      int size = item.slot > 0 ? Resolver.DMX_SLOTS : line.universeSize;
+      addUniverses(party, placement.start().get(), placement.end().get(), size);
+    }
   }
 
-  private static void add(Shared sum, Stretch one, Stretch other) {
-    long first = Math.max(one.start(), other.start());
-    long end = Math.min(one.end(), other.end());
-    sum.channels += (int) (end - first);
+  private void addUniverses(int party, UniverseChannel start, UniverseChannel end, int size) {
+    for (int u = start.universe(); u <= end.universe(); u++) {
+      int first = u == start.universe() ? start.channel() : 1;
+      int last = Math.min(size, u == end.universe() ? end.channel() : size);
+      stretches.add(party, u * PITCH + first - 1, u * PITCH + last);
+    }
+  }
+
+  /** Ends early where there are more pairs than anybody is told. */
+  private void sweep() {
+    int[] open = new int[16];
+    int opened = 0;
+    for (int stretch : stretches.byStart()) {
+      int kept = 0;
+      for (int i = 0; i < opened; i++) {
+        if (stretches.end(open[i]) > stretches.start(stretch)) {
+          open[kept++] = open[i];
+          if (!meet(open[i], stretch)) {
+            return;
+          }
+        }
+      }
+      if (kept == open.length) {
+        open = Arrays.copyOf(open, 2 * kept);
+      }
+      open[kept] = stretch;
+      opened = kept + 1;
+    }
+  }
+
+  /**
+   * @return false where there are more pairs than anybody is told
+   */
+  private boolean meet(int one, int other) {
+    int a = stretches.party(one);
+    int b = stretches.party(other);
+    if (items.get(a).root() == items.get(b).root()) {
+      return true; // it is itself, or shares on purpose
+    }
+    Shared sum =
+        shared.computeIfAbsent(new Pair(Math.min(a, b), Math.max(a, b)), key -> new Shared());
+    int first = Math.max(stretches.start(one), stretches.start(other));
+    int end = Math.min(stretches.end(one), stretches.end(other));
+    sum.channels += end - first;
     sum.first = Math.min(sum.first, first);
     sum.last = Math.max(sum.last, end - 1);
+    return shared.size() <= Overlaps.MOST_PAIRS;
   }
 
-  private Overlap overlap(Pair pair, Shared what, boolean universes) {
+  private List<Overlap> overlaps() {
+    List<Overlap> found = new ArrayList<>();
+    shared.forEach((pair, what) -> found.add(overlap(pair, what)));
+    return found;
+  }
+
+  private Overlap overlap(Pair pair, Shared what) {
     Placement a = placements.get(pair.a());
     Placement b = placements.get(pair.b());
     if (universes) {
@@ -135,11 +166,11 @@ final class OverlapSweep {
         what.channels,
         Optional.empty(),
         Optional.empty(),
-        Optional.of((int) what.first),
-        Optional.of((int) what.last));
+        Optional.of(what.first),
+        Optional.of(what.last));
   }
 
-  private static UniverseChannel slot(long place) {
-    return new UniverseChannel((int) (place / PITCH), (int) (place % PITCH) + 1);
+  private static UniverseChannel slot(int place) {
+    return new UniverseChannel(place / PITCH, place % PITCH + 1);
   }
 }

@@ -24,16 +24,13 @@ public final class Resolver {
   /** Slots of a DMX universe, whatever the controller's universe size. */
   public static final int DMX_SLOTS = 512;
 
-  private final List<LayoutProblem> problems = new ArrayList<>();
   private final List<Line> lines;
   private final List<String> domains;
-  private final OverlapSweep overlaps = new OverlapSweep();
 
   private Resolver(Plan plan) {
     List<Controller> controllers = plan.display().controllers();
-    // what hangs on one controller does not depend on another
-    lines =
-        IntStream.range(0, controllers.size()).parallel().mapToObj(i -> new Line(plan, i)).toList();
+    // what hangs on one controller does not depend on another, as long as nothing mirrors
+    lines = IntStream.range(0, controllers.size()).parallel().mapToObj(i -> laid(plan, i)).toList();
     domains = controllers.stream().map(PacketDomain::of).toList();
   }
 
@@ -41,11 +38,14 @@ public final class Resolver {
     return new Resolver(plan).resolve(plan.display().settings());
   }
 
+  private static Line laid(Plan plan, int index) {
+    Line line = new Line(plan, index);
+    Flow.lay(line);
+    return line;
+  }
+
   private Resolution resolve(DisplaySettings settings) {
-    Mirrors mirrors = new Mirrors(lines, problems::add);
-    for (Line line : lines) {
-      Flow.lay(line, problems::add);
-    }
+    Mirrors mirrors = new Mirrors(lines);
     for (Line line : lines) {
       mirrors.layWithin(line);
       size(line);
@@ -54,9 +54,12 @@ public final class Resolver {
     FirstUniverses.assign(lines, settings.firstUniverse(), settings.universeStride());
     lines.forEach(line -> mirrors.layAcross(line, domains));
     countDisplayChannels();
-    List<List<Placement>> byController = lines.stream().map(this::placements).toList();
-    List<ControllerBlock> blocks = lines.stream().map(Resolver::block).toList();
-    return new Resolution(blocks, byController, problems, overlaps.find());
+    List<List<Placement>> byController = lines.parallelStream().map(Resolver::placements).toList();
+    return new Resolution(
+        lines.stream().map(Resolver::block).toList(),
+        byController,
+        lines.stream().flatMap(line -> line.problems.stream()).toList(),
+        OverlapSweep.find(lines, domains, byController));
   }
 
   /** The flowing part: what is used, but no less than the reserve. */
@@ -102,65 +105,60 @@ public final class Resolver {
     }
   }
 
-  private List<Placement> placements(Line line) {
+  private static List<Placement> placements(Line line) {
     List<Placement> placements = new ArrayList<>();
+    Optional<UniverseGrid> grid =
+        line.firstUniverse.map(first -> new UniverseGrid(first, line.universeSize));
     for (List<Item> run : line.flowing) {
       for (Item item : run) {
-        Optional<UniverseGrid> grid =
-            line.firstUniverse.map(first -> new UniverseGrid(first, line.universeSize));
-        boolean remote = item.remoteStart != null;
-        add(
-            placements,
-            line,
-            item,
-            remote
-                ? Optional.of(item.remoteStart)
-                : grid.filter(g -> item.span != null).map(g -> g.at(item.span.start())),
-            remote
-                ? Optional.of(item.remoteEnd)
-                : grid.filter(g -> item.span != null).map(g -> g.at(item.span.last())));
+        if (item.remoteStart != null) {
+          placements.add(
+              placement(line, item, Optional.of(item.remoteStart), Optional.of(item.remoteEnd)));
+        } else if (item.span == null || grid.isEmpty()) {
+          placements.add(placement(line, item, Optional.empty(), Optional.empty()));
+        } else {
+          placements.add(
+              placement(
+                  line,
+                  item,
+                  Optional.of(grid.get().at(item.span.start())),
+                  Optional.of(grid.get().at(item.span.last()))));
+        }
       }
     }
     for (int port = 0; port < line.dmx.size(); port++) {
+      Optional<Integer> universe =
+          line.usesUniverses() ? Optional.of(line.dmxUniverses[port]) : Optional.empty();
       for (Item item : line.dmx.get(port)) {
-        Optional<Integer> universe =
-            line.usesUniverses() ? Optional.of(line.dmxUniverses[port]) : Optional.empty();
-        add(
-            placements,
-            line,
-            item,
-            universe.map(u -> new UniverseChannel(u, item.slot)),
-            universe.map(u -> new UniverseChannel(u, item.slot + item.width - 1)));
+        placements.add(
+            placement(
+                line,
+                item,
+                universe.map(u -> new UniverseChannel(u, item.slot)),
+                universe.map(u -> new UniverseChannel(u, item.slot + item.width - 1))));
       }
     }
     return List.copyOf(placements);
   }
 
-  private void add(
-      List<Placement> placements,
-      Line line,
-      Item item,
-      Optional<UniverseChannel> start,
-      Optional<UniverseChannel> end) {
-    Placement placement =
-        new Placement(
-            line.index,
-            item.port,
-            item.position,
-            item.leg,
-            item.piece,
-            item.section,
-            item.pixels,
-            item.addresses,
-            item.channels(),
-            item.held,
-            item.isMirror(),
-            Optional.ofNullable(item.span),
-            item.span == null ? 0 : line.displayStart + item.span.start() - 1,
-            start,
-            end);
-    placements.add(placement);
-    overlaps.add(line, domains.get(line.index), item, placement);
+  private static Placement placement(
+      Line line, Item item, Optional<UniverseChannel> start, Optional<UniverseChannel> end) {
+    return new Placement(
+        line.index,
+        item.port,
+        item.position,
+        item.leg,
+        item.piece,
+        item.section,
+        item.pixels,
+        item.addresses,
+        item.channels(),
+        item.held,
+        item.isMirror(),
+        Optional.ofNullable(item.span),
+        item.span == null ? 0 : line.displayStart + item.span.start() - 1,
+        start,
+        end);
   }
 
   private static ControllerBlock block(Line line) {

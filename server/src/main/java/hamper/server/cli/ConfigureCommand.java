@@ -57,7 +57,7 @@ public final class ConfigureCommand implements Callable<Integer> {
     write(told, "send-list.json", ConfigurationFiles.sendListJson(name, lines));
     write(told, "send-list.csv", ConfigurationFiles.sendListCsv(lines));
     told.flush();
-    return facts.configurations().stream().anyMatch(c -> !c.untold().isEmpty()) ? 1 : 0;
+    return facts.untold().isEmpty() ? 0 : 1;
   }
 
   private void write(PrintWriter told, String name, String content) throws IOException {

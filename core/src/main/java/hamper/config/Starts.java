@@ -1,0 +1,126 @@
+package hamper.config;
+
+import hamper.address.ChannelSpan;
+import hamper.catalog.AddressStyle;
+import hamper.catalog.Dialect;
+import hamper.display.Controller;
+import hamper.display.PortRef;
+import hamper.resolve.ControllerBlock;
+import hamper.resolve.Placement;
+import hamper.resolve.Resolver;
+import java.util.Optional;
+
+/**
+ * Where things start, as one controller writes it.
+ *
+ * <p>Source: the device rules, "Dialects".
+ */
+final class Starts {
+  private final Controller controller;
+  private final Dialect dialect;
+  private final ControllerBlock block;
+
+  Starts(Controller controller, Dialect dialect, ControllerBlock block) {
+    this.controller = controller;
+    this.dialect = dialect;
+    this.block = block;
+  }
+
+  /** Whether each section has a start of its own in this dialect. */
+  boolean perSection() {
+    return dialect.style() == AddressStyle.UNIVERSE_CHANNEL_PER_SECTION
+        || dialect.style() == AddressStyle.ABSOLUTE_CHANNEL
+        || dialect.style() == AddressStyle.PIXEL_INDEX;
+  }
+
+  /** Whether the start of a section or wall can be written at all. */
+  boolean writable(Placement at) {
+    return switch (dialect.style()) {
+      case ABSOLUTE_CHANNEL, PIXEL_COUNTS -> at.controllerChannels().isPresent();
+      case PIXEL_INDEX -> at.controllerChannels().isPresent() && pixelOffset(at) % widthOf(at) == 0;
+      case UNIVERSE_CHANNEL_PER_SECTION, UNIVERSE_CHANNEL_PER_PORT, UNIVERSE_PER_PORT, DMX_SLOT ->
+          slotWritable(at);
+    };
+  }
+
+  /** The start of a section or wall; nothing where it cannot be written. */
+  DeviceStart of(Placement at) {
+    if (!writable(at)) {
+      return DeviceStart.NONE;
+    }
+    return switch (dialect.style()) {
+      case ABSOLUTE_CHANNEL, PIXEL_COUNTS -> channel(at);
+      case PIXEL_INDEX -> DeviceStart.pixelIndex(pixelOffset(at) / widthOf(at));
+      case UNIVERSE_CHANNEL_PER_SECTION, UNIVERSE_CHANNEL_PER_PORT, UNIVERSE_PER_PORT, DMX_SLOT ->
+          slot(at);
+    };
+  }
+
+  boolean circuitWritable(Placement at) {
+    return dialect.style() == AddressStyle.PIXEL_INDEX
+        ? at.controllerChannels().isPresent()
+        : writable(at);
+  }
+
+  /** A circuit is one channel, which no pixel index names: it is told by channel there. */
+  DeviceStart circuit(Placement at) {
+    return dialect.style() == AddressStyle.PIXEL_INDEX && circuitWritable(at)
+        ? channel(at)
+        : of(at);
+  }
+
+  boolean slotWritable(Placement at) {
+    return controller.protocol().usesUniverses()
+        ? at.start().isPresent()
+        : at.controllerChannels().isPresent();
+  }
+
+  /** Universe and channel; on DDP, which has none, the channel in the controller's own block. */
+  DeviceStart slot(Placement at) {
+    if (!slotWritable(at)) {
+      return DeviceStart.NONE;
+    }
+    return controller.protocol().usesUniverses()
+        ? at.start()
+            .map(slot -> DeviceStart.universeChannel(written(slot.universe()), slot.channel()))
+            .orElseThrow()
+        : channel(at);
+  }
+
+  /** The universe alone, for devices whose ports begin with one. */
+  DeviceStart universe(Placement at) {
+    return at.start()
+        .map(slot -> DeviceStart.universe(written(slot.universe())))
+        .orElse(DeviceStart.NONE);
+  }
+
+  /** The universe of a DMX port; on DDP the channel that its first slot takes. */
+  DeviceStart dmx(PortRef port) {
+    return Optional.ofNullable(block.dmxUniverses().get(port))
+        .map(universe -> DeviceStart.universe(written(universe)))
+        .orElseGet(
+            () ->
+                DeviceStart.absolute(
+                    block.flowingChannels()
+                        + block.dmxPorts().indexOf(port) * Resolver.DMX_SLOTS
+                        + 1));
+  }
+
+  /** Channels of one address. */
+  static int widthOf(Placement at) {
+    return at.channels() / Math.max(1, at.addresses());
+  }
+
+  private static DeviceStart channel(Placement at) {
+    return DeviceStart.absolute(at.controllerChannels().orElseThrow().start());
+  }
+
+  /** Channels of the block before it. */
+  private static int pixelOffset(Placement at) {
+    return at.controllerChannels().map(ChannelSpan::start).orElseThrow() - 1;
+  }
+
+  private int written(int universe) {
+    return dialect.written(controller.protocol(), universe);
+  }
+}

@@ -1,0 +1,292 @@
+package hamper.config;
+
+import hamper.address.ChannelSpan;
+import hamper.address.ColourOrder;
+import hamper.address.Packing;
+import hamper.address.UniverseChannel;
+import hamper.catalog.AddressStyle;
+import hamper.catalog.DeviceModel;
+import hamper.catalog.Dialect;
+import hamper.catalog.SectionOption;
+import hamper.catalog.Told;
+import hamper.display.Brightness;
+import hamper.display.Controller;
+import hamper.display.PieceAt;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Run;
+import hamper.display.Section;
+import hamper.resolve.ControllerBlock;
+import hamper.resolve.Placement;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+
+/**
+ * Finds what a plan asks of one controller and its dialect cannot say.
+ *
+ * <p>Source: the device rules, "Dialects".
+ */
+final class UntoldFinder {
+  private final Plan plan;
+  private final Controller controller;
+  private final DeviceModel model;
+  private final Dialect dialect;
+  private final Starts starts;
+  private final Map<SectionOption, Told> told = new EnumMap<>(SectionOption.class);
+  private final List<Untold> untold = new ArrayList<>();
+
+  /** Where a device that only counts pixels lays its next port. */
+  private int nextChannel = 1;
+
+  private UntoldFinder(Plan plan, Controller controller, ControllerBlock block) {
+    this.plan = plan;
+    this.controller = controller;
+    this.model = plan.modelOf(controller);
+    this.dialect = model.dialect();
+    this.starts = new Starts(controller, dialect, block);
+    for (SectionOption option : SectionOption.values()) {
+      told.put(option, model.told(option));
+    }
+  }
+
+  /**
+   * @param placements of the controller, port by port
+   */
+  static List<Untold> find(
+      Plan plan, Controller controller, ControllerBlock block, List<Placement> placements) {
+    UntoldFinder finder = new UntoldFinder(plan, controller, block);
+    PlacedPorts.of(placements)
+        .each(
+            (port, here) -> {
+              if (plan.hasPort(port)) {
+                finder.look(port, here);
+              }
+            });
+    return finder.untold;
+  }
+
+  private void look(PortRef port, List<Placement> placements) {
+    switch (port.kind()) {
+      case PIXEL -> pixels(port, placements);
+      case RELAY ->
+          placements.stream().filter(at -> !starts.circuitWritable(at)).forEach(this::noAddress);
+      case PANEL -> walls(port, placements);
+      case DMX, SERIAL -> {
+        // the universe of a DMX port can always be told, and a serial port takes no levels
+      }
+    }
+  }
+
+  private void walls(PortRef port, List<Placement> placements) {
+    placements.stream().filter(at -> !starts.writable(at)).forEach(this::noAddress);
+    if (placements.size() > 1) {
+      add(
+          port,
+          placements.get(1).piece(),
+          "a second wall on one output: the device knows one matrix");
+    }
+  }
+
+  private void pixels(PortRef port, List<Placement> placements) {
+    Run run = controller.run(port.kind(), port.port()).orElseThrow();
+    List<PieceAt> hung = plan.piecesOf(run);
+    portStart(port, placements);
+    for (int i = 0; i < placements.size(); i++) {
+      Placement at = placements.get(i);
+      if (starts.perSection() && !starts.writable(at)) {
+        noAddress(at);
+      }
+      boolean opensLeg = i == 0 || placements.get(i - 1).leg() != at.leg();
+      int gap = opensLeg ? run.legs().get(at.leg()).nullPixels() : 0;
+      section(run, at, hung.get(at.leg()), gap, i == 0);
+    }
+    disagreements(run, placements, hung);
+  }
+
+  /**
+   * @param gap null pixels right before it
+   * @param opensPort whether nothing stands before it on the port
+   */
+  private void section(Run run, Placement at, PieceAt piece, int gap, boolean opensPort) {
+    Section section = piece.string().sections().get(at.section());
+    int nulls = section.nullPixels() + gap;
+    if (nulls > 0 && cannot(SectionOption.NULL_PIXELS)) {
+      noSetting(at, nulls + " null pixels");
+    } else if (nulls > 0 && told.get(SectionOption.NULL_PIXELS) == Told.PER_PORT && !opensPort) {
+      add(
+          at.port(),
+          at.piece(),
+          nulls + " null pixels inside the run: the device takes them at the plug only");
+    }
+    if (section.group() > 1 && cannot(SectionOption.GROUP)) {
+      noSetting(at, "groups of " + section.group());
+    }
+    if (section.fold().isPresent() && cannot(SectionOption.FOLD)) {
+      noSetting(at, "a fold");
+    }
+    if (section.backward() && cannot(SectionOption.DIRECTION)) {
+      noSetting(at, "running backward");
+    }
+    if (cannot(SectionOption.COLOUR_ORDER)) {
+      ColourOrder order = piece.orderOf(section);
+      if (!order.equals(model.usualOrder(order.channels()))) {
+        noSetting(at, "colour order " + order);
+      }
+    }
+    // the controller's own brightness is not asked of sections; a nearer one is
+    boolean nearer =
+        section.brightness().isPresent()
+            || piece.prop().brightness().isPresent()
+            || run.brightness().isPresent();
+    if (nearer && cannot(SectionOption.BRIGHTNESS)) {
+      int percent = Brightness.percent(section, piece.prop(), run, controller);
+      noSetting(at, "a brightness of " + percent + " %");
+    }
+  }
+
+  /** Sections that ask for other settings than their port, which has one, can have. */
+  private void disagreements(Run run, List<Placement> placements, List<PieceAt> hung) {
+    disagree(SectionOption.GROUP, placements, hung, (at, section) -> section.group());
+    disagree(
+        SectionOption.FOLD,
+        placements,
+        hung,
+        (at, section) -> section.fold().map(String::valueOf).orElse("none"));
+    disagree(
+        SectionOption.DIRECTION,
+        placements,
+        hung,
+        (at, section) -> section.backward() ? "backward" : "forward");
+    disagree(SectionOption.COLOUR_ORDER, placements, hung, PieceAt::orderOf);
+    disagree(
+        SectionOption.BRIGHTNESS,
+        placements,
+        hung,
+        (at, section) -> Brightness.percent(section, at.prop(), run, controller));
+  }
+
+  private interface Asked {
+    Object of(PieceAt piece, Section section);
+  }
+
+  private void disagree(
+      SectionOption option, List<Placement> placements, List<PieceAt> hung, Asked asked) {
+    if (told.get(option) != Told.PER_PORT || placements.size() == 1) {
+      return;
+    }
+    Function<Placement, Object> value =
+        at -> {
+          PieceAt piece = hung.get(at.leg());
+          return asked.of(piece, piece.string().sections().get(at.section()));
+        };
+    Object first = value.apply(placements.get(0));
+    for (Placement at : placements) {
+      Object own = value.apply(at);
+      if (!own.equals(first)) {
+        add(at.port(), at.piece(), "%s %s: this port has %s".formatted(option.title(), own, first));
+      }
+    }
+  }
+
+  /** Where the start of a whole port, if the dialect has one, does not fit the run. */
+  private void portStart(PortRef port, List<Placement> placements) {
+    Placement first = placements.get(0);
+    switch (dialect.style()) {
+      case UNIVERSE_CHANNEL_PER_SECTION, ABSOLUTE_CHANNEL, PIXEL_INDEX -> {
+        // each section says where it starts
+      }
+      case UNIVERSE_CHANNEL_PER_PORT, DMX_SLOT -> {
+        followsPorts(port, placements);
+        follows(placements);
+        if (!starts.slotWritable(first)) {
+          noAddress(first);
+        }
+      }
+      case UNIVERSE_PER_PORT -> {
+        follows(placements);
+        opensUniverse(port, first);
+        if (first.start().isEmpty()) {
+          noAddress(first);
+        }
+      }
+      case PIXEL_COUNTS -> {
+        followsPorts(port, placements);
+        follows(placements);
+      }
+    }
+  }
+
+  private void opensUniverse(PortRef port, Placement first) {
+    if (first.start().map(UniverseChannel::channel).orElse(1) != 1) {
+      add(
+          port,
+          first.piece(),
+          "a start at %s: a port of this device starts at channel 1 of a universe"
+              .formatted(first.start().get()));
+    }
+  }
+
+  /** A port that does not start where the one before it ended, if it cannot be told so. */
+  private void followsPorts(PortRef port, List<Placement> placements) {
+    if (!dialect.portsFollow()) {
+      return;
+    }
+    Placement first = placements.get(0);
+    int start = first.controllerChannels().map(ChannelSpan::start).orElse(0);
+    // a device that takes a start for its first port begins there; others begin at their channel 1
+    boolean free = nextChannel == 1 && dialect.style() != AddressStyle.PIXEL_COUNTS;
+    if (start != nextChannel && !free) {
+      add(
+          port,
+          first.piece(),
+          "a start at channel %s: ports of this device follow each other, so it would start at %d"
+              .formatted(start == 0 ? "elsewhere" : start, nextChannel));
+    }
+    nextChannel =
+        placements
+            .get(placements.size() - 1)
+            .controllerChannels()
+            .map(ChannelSpan::end)
+            .orElse(nextChannel);
+  }
+
+  /** Each section which does not stand right after the one before it. */
+  private void follows(List<Placement> placements) {
+    Packing packing = controller.packing().orElse(dialect.packing());
+    int size = controller.protocol().usesUniverses() ? controller.settings().universeSize() : 0;
+    for (int i = 1; i < placements.size(); i++) {
+      Optional<ChannelSpan> before = placements.get(i - 1).controllerChannels();
+      Placement at = placements.get(i);
+      if (before.isEmpty() || at.controllerChannels().isEmpty()) {
+        continue;
+      }
+      ChannelSpan next = packing.lay(size, before.get().end(), at.addresses(), Starts.widthOf(at));
+      if (next.start() != at.controllerChannels().get().start()) {
+        add(
+            at.port(),
+            at.piece(),
+            "a start of its own inside the run: sections of a port follow each other here");
+      }
+    }
+  }
+
+  private boolean cannot(SectionOption option) {
+    return told.get(option) == Told.NOT;
+  }
+
+  private void noSetting(Placement at, String what) {
+    add(at.port(), at.piece(), what + ": the device has no such setting");
+  }
+
+  private void noAddress(Placement at) {
+    add(at.port(), at.piece(), "its address: it cannot be written here");
+  }
+
+  private void add(PortRef port, String piece, String what) {
+    untold.add(new Untold(port, Optional.of(piece), what));
+  }
+}
