@@ -5,7 +5,6 @@ import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.check.Severity;
 import hamper.check.Subject;
-import hamper.display.Plan;
 import hamper.edit.Edit;
 import hamper.value.RefusedException;
 import java.util.HashSet;
@@ -92,22 +91,22 @@ public final class Remedies {
                 adviser
                     .think(facts, finding)
                     .distinct()
-                    .filter(edit -> helps(facts.plan(), faults, finding, edit))
+                    .filter(edit -> helps(facts, faults, finding, edit))
                     .limit(adviser.most()))
         .distinct()
         .toList();
   }
 
-  private static boolean helps(Plan plan, Set<String> faults, Finding finding, Edit edit) {
-    return tried(plan, edit)
+  private static boolean helps(Facts facts, Set<String> faults, Finding finding, Edit edit) {
+    return tried(facts, edit)
         .filter(after -> !known(after).contains(key(finding)))
         .filter(after -> faults.containsAll(faults(after)))
         .isPresent();
   }
 
-  private static Optional<Facts> tried(Plan plan, Edit edit) {
+  private static Optional<Facts> tried(Facts facts, Edit edit) {
     try {
-      return Optional.of(Facts.of(edit.applyTo(plan).plan()));
+      return Optional.of(facts.with(edit.applyTo(facts.plan()).plan()));
     } catch (RefusedException e) {
       return Optional.empty(); // this plan does not allow it
     }

@@ -5,7 +5,7 @@ import hamper.display.PortRef;
 import hamper.resolve.Placement;
 import hamper.resolve.Resolution;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -29,16 +29,15 @@ public record Moves(List<Moved> legs) {
 
   /** Compares legs that hang on the same port before and after. */
   public static Moves between(Resolution before, Resolution after) {
-    Map<String, Placement> was = firstOfEach(before);
+    Map<String, List<Placement>> was = new HashMap<>();
+    for (int i = 0; i < before.blocks().size(); i++) {
+      was.put(before.blocks().get(i).controller(), before.byController().get(i));
+    }
     List<Moved> moved = new ArrayList<>();
-    firstOfEach(after)
-        .forEach(
-            (piece, now) -> {
-              Placement then = was.get(piece);
-              if (then != null && then.port().equals(now.port()) && !samePlace(then, now)) {
-                moved.add(new Moved(piece, now.port(), start(now) - start(then)));
-              }
-            });
+    for (int i = 0; i < after.blocks().size(); i++) {
+      List<Placement> then = was.getOrDefault(after.blocks().get(i).controller(), List.of());
+      compare(then, after.byController().get(i), moved);
+    }
     return new Moves(moved);
   }
 
@@ -63,10 +62,20 @@ public record Moves(List<Moved> legs) {
         .formatted(legs.size(), legs.size() == 1 ? "leg" : "legs", far, String.join(", ", tags));
   }
 
-  private static Map<String, Placement> firstOfEach(Resolution resolution) {
-    Map<String, Placement> first = new LinkedHashMap<>();
-    resolution.placements().forEach(at -> first.putIfAbsent(at.piece(), at));
-    return first;
+  /** What hangs on one controller, before and after: a port is of one controller. */
+  private static void compare(List<Placement> before, List<Placement> after, List<Moved> out) {
+    Map<String, Placement> was = new HashMap<>();
+    for (Placement at : before) {
+      if (at.section() == 0) {
+        was.put(at.piece(), at);
+      }
+    }
+    for (Placement now : after) {
+      Placement then = now.section() == 0 ? was.get(now.piece()) : null;
+      if (then != null && then.port().equals(now.port()) && !samePlace(then, now)) {
+        out.add(new Moved(now.piece(), now.port(), start(now) - start(then)));
+      }
+    }
   }
 
   private static boolean samePlace(Placement then, Placement now) {

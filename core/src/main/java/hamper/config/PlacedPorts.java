@@ -18,14 +18,7 @@ final class PlacedPorts {
    */
   static PlacedPorts of(List<Placement> placements) {
     PlacedPorts ports = new PlacedPorts();
-    int from = 0;
-    for (int i = 1; i <= placements.size(); i++) {
-      PortRef port = placements.get(from).port();
-      if (i == placements.size() || !placements.get(i).port().equals(port)) {
-        ports.byPort.put(port, placements.subList(from, i));
-        from = i;
-      }
-    }
+    each(placements, ports.byPort::put);
     return ports;
   }
 
@@ -34,8 +27,19 @@ final class PlacedPorts {
     return byPort.getOrDefault(port, List.of());
   }
 
-  /** Ports that anything stands on, with it, by kind and number. */
-  void each(BiConsumer<PortRef, List<Placement>> visitor) {
-    byPort.forEach(visitor);
+  /**
+   * Ports that anything stands on, with it, by kind and number.
+   *
+   * @param placements of one controller, port by port
+   */
+  static void each(List<Placement> placements, BiConsumer<PortRef, List<Placement>> visitor) {
+    int from = 0;
+    for (int i = 1; i <= placements.size(); i++) {
+      PortRef port = placements.get(from).port();
+      if (i == placements.size() || !placements.get(i).port().equals(port)) {
+        visitor.accept(port, placements.subList(from, i));
+        from = i;
+      }
+    }
   }
 }

@@ -7,6 +7,7 @@ import hamper.address.UniverseChannel;
 import hamper.catalog.AddressStyle;
 import hamper.catalog.DeviceModel;
 import hamper.catalog.Dialect;
+import hamper.catalog.PortMode;
 import hamper.catalog.SectionOption;
 import hamper.catalog.Told;
 import hamper.display.Brightness;
@@ -59,17 +60,15 @@ final class UntoldFinder {
   static List<Untold> find(
       Plan plan, Controller controller, ControllerBlock block, List<Placement> placements) {
     UntoldFinder finder = new UntoldFinder(plan, controller, block);
-    PlacedPorts.of(placements)
-        .each(
-            (port, here) -> {
-              if (plan.hasPort(port)) {
-                finder.look(port, here);
-              }
-            });
+    PlacedPorts.each(placements, finder::look);
     return finder.untold;
   }
 
   private void look(PortRef port, List<Placement> placements) {
+    int ports = plan.modeOf(controller, port.kind()).map(PortMode::ports).orElse(0);
+    if (port.port() > ports) {
+      return; // the mode has no such port, which is another check's matter
+    }
     switch (port.kind()) {
       case PIXEL -> pixels(port, placements);
       case RELAY ->

@@ -6,6 +6,7 @@ import hamper.address.PortStart;
 import hamper.address.Protocol;
 import hamper.address.Transport;
 import hamper.catalog.PortKind;
+import hamper.value.RefusedException;
 import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -61,17 +62,18 @@ public record Controller(
     powered = powered.stream().sorted(BY_INPUT).toList();
     Set<PoweredInput.Socket> sockets = new HashSet<>();
     for (PoweredInput one : powered) {
-      Require.that(
-          sockets.add(one.socket()),
-          "powered",
-          one.socket().title(),
-          "one supply feeds a power input");
+      if (!sockets.add(one.socket())) {
+        throw new RefusedException(
+            "powered", one.socket().title(), "one supply feeds a power input");
+      }
     }
     runs = runs.stream().sorted(BY_PORT).toList();
     Set<PortRef> ports = new HashSet<>();
     for (Run run : runs) {
       PortRef port = new PortRef(id, run.kind(), run.port());
-      Require.that(ports.add(port), "runs", port.written(tag), "a port has one run; join them");
+      if (!ports.add(port)) {
+        throw new RefusedException("runs", port.written(tag), "a port has one run; join them");
+      }
     }
   }
 

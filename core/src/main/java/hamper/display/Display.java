@@ -184,14 +184,17 @@ public record Display(
     Set<String> pieceIds = new HashSet<>();
     for (int i = 0; i < props.size(); i++) {
       Prop prop = props.get(i);
-      String place = "props[" + i + "]";
-      once(propIds, prop.id(), () -> place + ".id");
+      int at = i;
+      once(propIds, prop.id(), () -> "props[%d].id".formatted(at));
       if (prop.zone().isPresent()) {
-        known(zoneIds, prop.zone().get(), () -> place + ".zone", "zone");
+        known(zoneIds, prop.zone().get(), () -> "props[%d].zone".formatted(at), "zone");
       }
       for (int j = 0; j < prop.pieces().size(); j++) {
-        int at = j;
-        once(pieceIds, prop.pieces().get(j).id(), () -> "%s.pieces[%d].id".formatted(place, at));
+        int piece = j;
+        once(
+            pieceIds,
+            prop.pieces().get(j).id(),
+            () -> "props[%d].pieces[%d].id".formatted(at, piece));
       }
     }
     return pieceIds;

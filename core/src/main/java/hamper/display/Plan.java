@@ -15,6 +15,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 
 /**
  * A display together with the catalogue that it is planned from: every model, pixel type and port
@@ -217,32 +218,29 @@ public final class Plan {
                         Require.quoted(controller.model()),
                         "no device model has this id; the catalogue lists them"));
     Protocol protocol = controller.protocol();
-    Require.that(
-        model.hostOnly() ? protocol == Protocol.NONE : model.support(protocol).isPresent(),
-        place + ".settings.protocol",
-        protocol,
-        model.title() + " takes " + spoken(model));
+    if (model.hostOnly() ? protocol != Protocol.NONE : model.support(protocol).isEmpty()) {
+      throw new RefusedException(
+          place + ".settings.protocol", protocol.name(), model.title() + " takes " + spoken(model));
+    }
     controller.settings().mode().ifPresent(mode -> checkMode(model, mode, place));
     controller.powered().forEach(input -> checkInput(model, input, place + ".powered"));
     for (int i = 0; i < controller.runs().size(); i++) {
-      checkRun(controller, controller.runs().get(i), model, place + ".runs[" + i + "]");
+      int at = i;
+      checkRun(controller, controller.runs().get(i), model, () -> place + ".runs[" + at + "]");
     }
   }
 
   private static void checkInput(DeviceModel model, PoweredInput input, String place) {
-    if (input.bank().isPresent()) {
-      Require.that(
-          model.portsOf(PortKind.PIXEL).flatMap(PortGroup::banks).isPresent(),
+    boolean boxes = model.portsOf(PortKind.PIXEL).flatMap(PortGroup::banks).isPresent();
+    if (input.bank().isPresent() && !boxes) {
+      throw new RefusedException(
+          place, input.socket().title(), model.title() + " has no remote boxes");
+    } else if (input.bank().isEmpty() && input.input() > model.powerInputs().size()) {
+      throw new RefusedException(
           place,
           input.socket().title(),
-          model.title() + " has no remote boxes");
-      return;
+          "%s has %d power inputs".formatted(model.title(), model.powerInputs().size()));
     }
-    Require.that(
-        input.input() <= model.powerInputs().size(),
-        place,
-        input.socket().title(),
-        "%s has %d power inputs".formatted(model.title(), model.powerInputs().size()));
   }
 
   private static String spoken(DeviceModel model) {
@@ -258,20 +256,21 @@ public final class Plan {
             .map(PortMode::name)
             .distinct()
             .toList();
-    Require.that(
-        names.contains(mode),
-        place + ".settings.mode",
-        Require.quoted(mode),
-        model.title() + " has the modes " + String.join(", ", names));
+    if (!names.contains(mode)) {
+      throw new RefusedException(
+          place + ".settings.mode",
+          Require.quoted(mode),
+          model.title() + " has the modes " + String.join(", ", names));
+    }
   }
 
-  private void checkRun(Controller controller, Run run, DeviceModel model, String place) {
+  private void checkRun(Controller controller, Run run, DeviceModel model, Supplier<String> place) {
     int most = model.portsOf(run.kind()).map(PortGroup::mostPorts).orElse(0);
     if (run.port() > most) {
       String allowed =
           most == 0 ? "no ports of this kind" : "ports 1 to %d of this kind".formatted(most);
       throw new RefusedException(
-          place + ".port", run.kind() + " " + run.port(), model.title() + " has " + allowed);
+          place.get() + ".port", run.kind() + " " + run.port(), model.title() + " has " + allowed);
     }
     boolean boxes = model.portsOf(run.kind()).flatMap(PortGroup::banks).isPresent();
     PortRef port = new PortRef(controller.id(), run.kind(), run.port());
@@ -281,7 +280,7 @@ public final class Plan {
       Leg leg = run.legs().get(i);
       hung.add(existingPiece(leg.piece()));
       checkLeg(model, run.kind(), leg, hung.get(i).piece(), boxes)
-          .ifPresent(wrong -> refuse(place, hung.size() - 1, wrong));
+          .ifPresent(wrong -> refuse(place.get(), hung.size() - 1, wrong));
       legs.put(leg.piece(), new LegAt(port, i, leg));
     }
   }

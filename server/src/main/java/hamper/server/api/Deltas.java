@@ -10,7 +10,6 @@ import hamper.server.api.ControllerView.BlockView;
 import hamper.server.api.Preview.BlockChange;
 import hamper.server.live.LiveDisplay;
 import hamper.server.live.Step;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -77,15 +76,17 @@ final class Deltas {
   }
 
   static Preview preview(Facts before, Edit edit) {
-    Facts after = Facts.of(edit.applyTo(before.plan()).plan());
+    Facts after = before.with(edit.applyTo(before.plan()).plan());
     List<Finding> was = Checks.run(before);
     List<Finding> is = Checks.run(after);
+    List<ControllerView> viewsBefore = Views.controllers(before);
+    List<ControllerView> viewsAfter = Views.controllers(after, before, viewsBefore);
     return new Preview(
         edit.label(before.plan()),
         moved(before, after),
-        added(lanes(before), lanes(after)),
+        added(lanes(viewsBefore), lanes(viewsAfter)),
         PowerView.of(after),
-        blocks(before, after),
+        blocks(viewsBefore, viewsAfter),
         unpatched(before, after),
         stale(before, after),
         added(was, is),
@@ -93,10 +94,10 @@ final class Deltas {
   }
 
   /** Blocks that are not what they were, in list order. */
-  private static List<BlockChange> blocks(Facts before, Facts after) {
+  private static List<BlockChange> blocks(List<ControllerView> before, List<ControllerView> after) {
     Map<String, BlockView> was = new HashMap<>();
-    Views.controllers(before).forEach(view -> was.put(view.controller().id(), view.block()));
-    return Views.controllers(after).stream()
+    before.forEach(view -> was.put(view.controller().id(), view.block()));
+    return after.stream()
         .filter(view -> !view.block().equals(was.get(view.controller().id())))
         .map(
             view ->
@@ -137,10 +138,8 @@ final class Deltas {
     return Moves.between(before.resolution(), after.resolution()).told(after.plan());
   }
 
-  private static List<LaneView> lanes(Facts facts) {
-    List<LaneView> lanes = new ArrayList<>();
-    Views.controllers(facts).forEach(controller -> lanes.addAll(controller.lanes()));
-    return lanes;
+  private static List<LaneView> lanes(List<ControllerView> controllers) {
+    return controllers.stream().flatMap(controller -> controller.lanes().stream()).toList();
   }
 
   /** Those of the second list that the first has not. */

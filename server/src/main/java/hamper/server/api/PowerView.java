@@ -9,7 +9,10 @@ import hamper.display.PoweredInput;
 import hamper.display.Supply;
 import hamper.load.FeedLoad;
 import hamper.load.SiteLoads;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -62,14 +65,22 @@ public record PowerView(
   static PowerView of(Facts facts) {
     Plan plan = facts.plan();
     SiteLoads site = facts.site();
+    Map<String, List<String>> fed = new HashMap<>();
+    for (Controller controller : plan.display().controllers()) {
+      for (PoweredInput input : controller.powered()) {
+        fed.computeIfAbsent(input.supply(), id -> new ArrayList<>()).add(named(controller, input));
+      }
+    }
     return new PowerView(
-        site.supplies().stream().map(load -> supply(plan, load)).toList(),
+        site.supplies().stream()
+            .map(load -> supply(load, fed.getOrDefault(load.supply().id(), List.of())))
+            .toList(),
         site.mains().stream().map(PowerView::mains).toList(),
         site.inputs().stream().map(load -> input(plan, load)).toList(),
         site.idleWatts());
   }
 
-  private static SupplyView supply(Plan plan, SiteLoads.SupplyLoad load) {
+  private static SupplyView supply(SiteLoads.SupplyLoad load, List<String> inputs) {
     return new SupplyView(
         load.supply(),
         load.supply().efficiencyPercent().orElse(Supply.USUAL_EFFICIENCY),
@@ -78,13 +89,7 @@ public record PowerView(
         load.fullAmps(),
         load.feeds().size(),
         load.feeds().stream().map(FeedLoad::port).distinct().toList(),
-        plan.display().controllers().stream()
-            .flatMap(
-                controller ->
-                    controller.powered().stream()
-                        .filter(input -> input.supply().equals(load.supply().id()))
-                        .map(input -> named(controller, input)))
-            .toList());
+        inputs);
   }
 
   private static String named(Controller controller, PoweredInput input) {

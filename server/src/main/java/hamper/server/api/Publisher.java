@@ -15,9 +15,7 @@ class Publisher {
   private final DisplayEvents events;
 
   /** What windows showed last, by display, so that it need not be made again for the next step. */
-  private final Map<String, Last> last = new ConcurrentHashMap<>();
-
-  private record Last(Facts facts, Shown shown) {}
+  private final Map<String, Shown> last = new ConcurrentHashMap<>();
 
   Publisher(Displays displays, DisplayEvents events) {
     this.displays = displays;
@@ -35,8 +33,8 @@ class Publisher {
       Step step = act.on(live);
       LiveDisplay.Look look = live.look();
       Shown was = shown(id, step.before());
-      Shown is = Shown.of(step.after());
-      last.put(id, new Last(step.after(), is));
+      Shown is = was.with(step.after());
+      last.put(id, is);
       UndoView undo = new UndoView(look.undoLabel(), look.redoLabel());
       Delta delta = Deltas.of(step, undo, was, is);
       // in the order of the versions, or windows would see a gap
@@ -46,7 +44,7 @@ class Publisher {
   }
 
   private Shown shown(String id, Facts facts) {
-    Last known = last.get(id);
-    return known != null && known.facts() == facts ? known.shown() : Shown.of(facts);
+    Shown known = last.get(id);
+    return known != null && known.facts() == facts ? known : Shown.of(facts);
   }
 }

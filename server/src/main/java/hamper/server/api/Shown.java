@@ -7,6 +7,7 @@ import java.util.List;
 
 /** Everything of a display that windows show, made from its facts. */
 record Shown(
+    Facts facts,
     List<ControllerView> controllers,
     List<PropView> props,
     NetworkView network,
@@ -14,9 +15,19 @@ record Shown(
     List<Finding> findings,
     List<Checks.Taken> accepted) {
   static Shown of(Facts facts) {
+    return of(facts, Views.controllers(facts));
+  }
+
+  /** What is shown of other facts, mostly these after an edit; untouched views are kept. */
+  Shown with(Facts changed) {
+    return of(changed, Views.controllers(changed, facts, controllers));
+  }
+
+  private static Shown of(Facts facts, List<ControllerView> controllers) {
     Checks.Told told = Checks.told(facts);
     return new Shown(
-        Views.controllers(facts),
+        facts,
+        controllers,
         Views.props(facts),
         NetworkView.of(facts),
         PowerView.of(facts),

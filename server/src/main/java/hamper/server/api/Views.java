@@ -23,6 +23,7 @@ import hamper.display.Prop;
 import hamper.display.Run;
 import hamper.display.Section;
 import hamper.display.SerialDimmer;
+import hamper.display.Shared;
 import hamper.display.SlotPiece;
 import hamper.display.Wall;
 import hamper.load.PortLoad;
@@ -30,6 +31,7 @@ import hamper.load.RunPower;
 import hamper.load.Traffic;
 import hamper.resolve.ControllerBlock;
 import hamper.resolve.Placement;
+import hamper.resolve.Resolution;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -56,14 +58,47 @@ final class Views {
 
   static List<ControllerView> controllers(Facts facts) {
     Views views = new Views(facts);
+    // no controller's view depends on another's
     return IntStream.range(0, facts.plan().display().controllers().size())
+        .parallel()
         .mapToObj(views::controller)
         .toList();
   }
 
+  /**
+   * The same, with the views of controllers on which nothing has changed taken over.
+   *
+   * @param before other facts
+   * @param views made of those
+   */
+  static List<ControllerView> controllers(Facts facts, Facts before, List<ControllerView> views) {
+    Views fresh = new Views(facts);
+    Shared shared = Shared.between(before.plan(), facts.plan());
+    List<Controller> controllers = facts.plan().display().controllers();
+    return IntStream.range(0, controllers.size())
+        .parallel()
+        .mapToObj(
+            i -> {
+              Controller controller = controllers.get(i);
+              if (shared.holds(controller)) {
+                int was = before.plan().indexOf(controller.id());
+                if (sameAddresses(before.resolution(), was, facts.resolution(), i)) {
+                  return views.get(was);
+                }
+              }
+              return fresh.controller(i);
+            })
+        .toList();
+  }
+
+  private static boolean sameAddresses(Resolution before, int was, Resolution after, int is) {
+    return before.blocks().get(was).equals(after.blocks().get(is))
+        && before.byController().get(was).equals(after.byController().get(is));
+  }
+
   static List<PropView> props(Facts facts) {
     Views views = new Views(facts);
-    return facts.plan().display().props().stream().map(views::prop).toList();
+    return facts.plan().display().props().parallelStream().map(views::prop).toList();
   }
 
   private ControllerView controller(int index) {

@@ -76,7 +76,7 @@ public final class LiveDisplay {
   private Step apply(Edit edit, LogEntry.Kind kind, String label) {
     Plan plan = facts.plan();
     Edit.Applied applied = edit.applyTo(plan);
-    Facts after = Facts.of(applied.plan());
+    Facts after = facts.with(applied.plan());
     LogEntry entry = new LogEntry(version + 1, kind, label, edit, applied.inverse());
     store.save(id, plan.display(), applied.plan().display(), entry);
     Step step = new Step(version, version + 1, label, facts, after);

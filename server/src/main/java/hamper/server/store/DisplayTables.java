@@ -7,7 +7,6 @@ import hamper.display.Adapter;
 import hamper.display.BankCable;
 import hamper.display.Controller;
 import hamper.display.ControllerSettings;
-import hamper.display.Display;
 import hamper.display.Hold;
 import hamper.display.InputRange;
 import hamper.display.Leg;
@@ -171,25 +170,27 @@ final class DisplayTables {
     return values;
   }
 
-  private static List<Object[]> models(Display display) {
+  private static List<Object[]> models(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    display
+    parts
+        .display()
         .models()
         .forEach(m -> rows.add(row(m.id(), rows.size(), Json.MAPPER.writeValueAsString(m))));
     return rows;
   }
 
-  private static List<Object[]> pixelTypes(Display display) {
+  private static List<Object[]> pixelTypes(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    display
+    parts
+        .display()
         .pixelTypes()
         .forEach(t -> rows.add(row(t.id(), rows.size(), Json.MAPPER.writeValueAsString(t))));
     return rows;
   }
 
-  private static List<Object[]> subnets(Display display) {
+  private static List<Object[]> subnets(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    for (Subnet subnet : display.subnets()) {
+    for (Subnet subnet : parts.display().subnets()) {
       rows.add(
           row(
               subnet.id(),
@@ -203,25 +204,27 @@ final class DisplayTables {
     return rows;
   }
 
-  private static List<Object[]> zones(Display display) {
+  private static List<Object[]> zones(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    for (Zone zone : display.zones()) {
+    for (Zone zone : parts.display().zones()) {
       rows.add(row(zone.id(), rows.size(), zone.name(), zone.eastMetres(), zone.northMetres()));
     }
     return rows;
   }
 
-  private static List<Object[]> props(Display display) {
+  private static List<Object[]> props(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    for (Prop prop : display.props()) {
-      rows.add(row(prop.id(), rows.size(), prop.name(), prop.zone(), prop.brightness()));
+    for (Parts.Placed<Prop> at : parts.props()) {
+      Prop prop = at.part();
+      rows.add(row(prop.id(), at.place(), prop.name(), prop.zone(), prop.brightness()));
     }
     return rows;
   }
 
-  private static List<Object[]> pieces(Display display) {
+  private static List<Object[]> pieces(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    for (Prop prop : display.props()) {
+    for (Parts.Placed<Prop> at : parts.props()) {
+      Prop prop = at.part();
       for (int i = 0; i < prop.pieces().size(); i++) {
         rows.add(piece(prop, prop.pieces().get(i), i));
       }
@@ -266,9 +269,10 @@ final class DisplayTables {
         detail);
   }
 
-  private static List<Object[]> sections(Display display) {
+  private static List<Object[]> sections(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    for (Prop prop : display.props()) {
+    for (Parts.Placed<Prop> at : parts.props()) {
+      Prop prop = at.part();
       for (Piece piece : prop.pieces()) {
         if (piece instanceof PixelString string) {
           for (int i = 0; i < string.sections().size(); i++) {
@@ -295,14 +299,15 @@ final class DisplayTables {
         section.hold().map(Hold::channel));
   }
 
-  private static List<Object[]> controllers(Display display) {
+  private static List<Object[]> controllers(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    for (Controller controller : display.controllers()) {
+    for (Parts.Placed<Controller> at : parts.controllers()) {
+      Controller controller = at.part();
       ControllerSettings settings = controller.settings();
       rows.add(
           row(
               controller.id(),
-              rows.size(),
+              at.place(),
               controller.tag(),
               controller.name(),
               controller.model(),
@@ -330,17 +335,18 @@ final class DisplayTables {
     return rows;
   }
 
-  private static List<Object[]> accepted(Display display) {
+  private static List<Object[]> accepted(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    for (Accepted one : display.accepted()) {
+    for (Accepted one : parts.display().accepted()) {
       rows.add(row(rows.size(), one.code(), one.message(), one.reason()));
     }
     return rows;
   }
 
-  private static List<Object[]> inputs(Display display) {
+  private static List<Object[]> inputs(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    for (Controller controller : display.controllers()) {
+    for (Parts.Placed<Controller> at : parts.controllers()) {
+      Controller controller = at.part();
       List<InputRange> inputs = controller.inputs().orElse(List.of());
       for (int i = 0; i < inputs.size(); i++) {
         InputRange input = inputs.get(i);
@@ -350,9 +356,10 @@ final class DisplayTables {
     return rows;
   }
 
-  private static List<Object[]> adapters(Display display) {
+  private static List<Object[]> adapters(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    for (Controller controller : display.controllers()) {
+    for (Parts.Placed<Controller> at : parts.controllers()) {
+      Controller controller = at.part();
       for (int i = 0; i < controller.adapters().size(); i++) {
         Adapter adapter = controller.adapters().get(i);
         rows.add(row(controller.id(), i, adapter.name(), adapter.address().text()));
@@ -361,9 +368,10 @@ final class DisplayTables {
     return rows;
   }
 
-  private static List<Object[]> cables(Display display) {
+  private static List<Object[]> cables(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    for (Controller controller : display.controllers()) {
+    for (Parts.Placed<Controller> at : parts.controllers()) {
+      Controller controller = at.part();
       for (int i = 0; i < controller.cables().size(); i++) {
         BankCable cable = controller.cables().get(i);
         rows.add(row(controller.id(), i, cable.bank(), cable.box(), cable.metres()));
@@ -372,9 +380,10 @@ final class DisplayTables {
     return rows;
   }
 
-  private static List<Object[]> runs(Display display) {
+  private static List<Object[]> runs(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    for (Controller controller : display.controllers()) {
+    for (Parts.Placed<Controller> at : parts.controllers()) {
+      Controller controller = at.part();
       for (Run run : controller.runs()) {
         rows.add(row(controller.id(), run.kind(), run.port(), run.universe(), run.brightness()));
       }
@@ -382,9 +391,10 @@ final class DisplayTables {
     return rows;
   }
 
-  private static List<Object[]> legs(Display display) {
+  private static List<Object[]> legs(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    for (Controller controller : display.controllers()) {
+    for (Parts.Placed<Controller> at : parts.controllers()) {
+      Controller controller = at.part();
       for (Run run : controller.runs()) {
         for (int i = 0; i < run.legs().size(); i++) {
           Leg leg = run.legs().get(i);

@@ -21,15 +21,17 @@ final class DisplayWriter {
   /** Rows go in parents first and leave children first, so that references always hold. */
   void write(String id, Display before, Display after) {
     List<Table> tables = DisplayTables.ALL;
+    Parts was = Parts.beside(before, after);
+    Parts is = Parts.beside(after, before);
     List<Runnable> deletes = new ArrayList<>();
     for (Table table : tables) {
-      deletes.add(0, writeTable(id, table, before, after));
+      deletes.add(0, writeTable(id, table, was, is));
     }
     deletes.forEach(Runnable::run);
   }
 
   /** Inserts and updates at once; answers the deletes, for later. */
-  private Runnable writeTable(String id, Table table, Display before, Display after) {
+  private Runnable writeTable(String id, Table table, Parts before, Parts after) {
     Map<List<Object>, Object[]> old = byKey(table, before);
     List<Object[]> inserts = new ArrayList<>();
     List<Object[]> updates = new ArrayList<>();
@@ -53,9 +55,9 @@ final class DisplayWriter {
     }
   }
 
-  private static Map<List<Object>, Object[]> byKey(Table table, Display display) {
+  private static Map<List<Object>, Object[]> byKey(Table table, Parts parts) {
     Map<List<Object>, Object[]> rows = new LinkedHashMap<>();
-    table.rows().apply(display).forEach(row -> rows.put(table.keyOf(row), row));
+    table.rows().apply(parts).forEach(row -> rows.put(table.keyOf(row), row));
     return rows;
   }
 

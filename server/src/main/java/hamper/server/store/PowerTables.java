@@ -2,7 +2,6 @@ package hamper.server.store;
 
 import hamper.catalog.Gauge;
 import hamper.display.Controller;
-import hamper.display.Display;
 import hamper.display.Feed;
 import hamper.display.Leg;
 import hamper.display.MainsCircuit;
@@ -46,9 +45,9 @@ final class PowerTables {
 
   private PowerTables() {}
 
-  private static List<Object[]> mains(Display display) {
+  private static List<Object[]> mains(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    for (MainsCircuit one : display.power().mains()) {
+    for (MainsCircuit one : parts.display().power().mains()) {
       rows.add(
           DisplayTables.row(
               one.id(), rows.size(), one.name(), one.volts(), one.amps(), one.otherWatts()));
@@ -56,9 +55,9 @@ final class PowerTables {
     return rows;
   }
 
-  private static List<Object[]> supplies(Display display) {
+  private static List<Object[]> supplies(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    for (Supply one : display.power().supplies()) {
+    for (Supply one : parts.display().power().supplies()) {
       rows.add(
           DisplayTables.row(
               one.id(),
@@ -73,9 +72,10 @@ final class PowerTables {
     return rows;
   }
 
-  private static List<Object[]> inputs(Display display) {
+  private static List<Object[]> inputs(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    for (Controller controller : display.controllers()) {
+    for (Parts.Placed<Controller> at : parts.controllers()) {
+      Controller controller = at.part();
       for (PoweredInput one : controller.powered()) {
         rows.add(
             DisplayTables.row(controller.id(), one.bank().orElse(0), one.input(), one.supply()));
@@ -84,9 +84,10 @@ final class PowerTables {
     return rows;
   }
 
-  private static List<Object[]> feeds(Display display) {
+  private static List<Object[]> feeds(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
-    for (Controller controller : display.controllers()) {
+    for (Parts.Placed<Controller> at : parts.controllers()) {
+      Controller controller = at.part();
       for (Run run : controller.runs()) {
         for (Leg leg : run.legs()) {
           for (int i = 0; i < leg.feeds().size(); i++) {

@@ -1,17 +1,16 @@
 package hamper.server.store;
 
-import hamper.display.Display;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.Function;
 
 /**
- * A table as rows of a display.
+ * A table as rows of a display, or of parts of one.
  *
  * @param keys how many of the columns, the first ones, make the key
  * @param rows the values of each row, in the order of the columns
  */
-record Table(String name, int keys, List<String> columns, Function<Display, List<Object[]>> rows) {
+record Table(String name, int keys, List<String> columns, Function<Parts, List<Object[]>> rows) {
   Table {
     columns = List.copyOf(columns);
   }
