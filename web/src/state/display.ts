@@ -25,11 +25,16 @@ export interface Said {
   canUndo: boolean
 }
 
-/** Puts changed entries into a list and brings it into the order given. */
-function merge<T>(now: T[], changed: T[], order: string[], id: (entry: T) => string): T[] {
+/** Puts changed entries into a list and brings it into the order given, if any. */
+function merge<T>(
+  now: T[],
+  changed: T[],
+  order: string[] | null | undefined,
+  id: (entry: T) => string,
+): T[] {
   const byId = new Map(now.map((entry) => [id(entry), entry]))
   changed.forEach((entry) => byId.set(id(entry), entry))
-  return order.map((key) => byId.get(key)!)
+  return (order ?? now.map(id)).map((key) => byId.get(key)!)
 }
 
 /** A key for a port that can stand in an attribute. */

@@ -64,6 +64,9 @@ public record Moves(List<Moved> legs) {
 
   /** What hangs on one controller, before and after: a port is of one controller. */
   private static void compare(List<Placement> before, List<Placement> after, List<Moved> out) {
+    if (before.equals(after)) {
+      return;
+    }
     Map<String, Placement> was = new HashMap<>();
     for (Placement at : before) {
       if (at.section() == 0) {

@@ -4,10 +4,9 @@ import hamper.catalog.DeviceModel;
 import hamper.catalog.PixelType;
 import hamper.value.RefusedException;
 import hamper.value.Require;
-import java.util.HashMap;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -225,34 +224,48 @@ public record Display(
   }
 
   private static void legs(List<Controller> controllers, Set<String> pieceIds) {
-    Map<String, Supplier<String>> hangsAt = new HashMap<>();
+    Set<String> hung = new HashSet<>();
     Set<String> mirrors = new HashSet<>();
     eachLeg(
         controllers,
         (place, leg) -> {
-          known(pieceIds, leg.piece(), () -> place.get() + ".piece", "piece");
-          Supplier<String> other = hangsAt.putIfAbsent(leg.piece(), place);
-          if (other != null) {
-            throw new RefusedException(
-                place.get() + ".piece",
-                Require.quoted(leg.piece()),
-                "a piece hangs once, and this one hangs at " + other.get());
+          known(pieceIds, leg.piece(), () -> place.field("piece"), "piece");
+          if (!hung.add(leg.piece())) {
+            throw hangsTwice(controllers, leg.piece());
           }
           if (leg.mirrorOf().isPresent()) {
-            known(pieceIds, leg.mirrorOf().get(), () -> place.get() + ".mirrorOf", "piece");
+            known(pieceIds, leg.mirrorOf().get(), () -> place.field("mirrorOf"), "piece");
             mirrors.add(leg.piece());
           }
         });
+    if (mirrors.isEmpty()) {
+      return;
+    }
     eachLeg(
         controllers,
         (place, leg) -> {
           if (leg.mirrorOf().isPresent() && mirrors.contains(leg.mirrorOf().get())) {
             throw new RefusedException(
-                place.get() + ".mirrorOf",
+                place.field("mirrorOf"),
                 leg.mirrorOf().get(),
                 "a mirror's original is not itself a mirror");
           }
         });
+  }
+
+  private static RefusedException hangsTwice(List<Controller> controllers, String piece) {
+    List<LegPlace> places = new ArrayList<>();
+    eachLeg(
+        controllers,
+        (place, leg) -> {
+          if (leg.piece().equals(piece)) {
+            places.add(place);
+          }
+        });
+    return new RefusedException(
+        places.get(1).field("piece"),
+        Require.quoted(piece),
+        "a piece hangs once, and this one hangs at " + places.get(0).written());
   }
 
   /** Zones of supplies, and supplies of feeds and power inputs. */
@@ -276,13 +289,24 @@ public record Display(
         controllers,
         (place, leg) -> {
           for (Feed feed : leg.feeds()) {
-            known(supplyIds, feed.supply(), () -> place.get() + ".feeds", "supply");
+            known(supplyIds, feed.supply(), () -> place.field("feeds"), "supply");
           }
         });
   }
 
+  /** Written only where something is wrong: there are many legs, and mistakes are few. */
+  private record LegPlace(int controller, int run, int leg) {
+    String written() {
+      return "controllers[%d].runs[%d].legs[%d]".formatted(controller, run, leg);
+    }
+
+    String field(String name) {
+      return written() + "." + name;
+    }
+  }
+
   private interface LegVisitor {
-    void visit(Supplier<String> place, Leg leg);
+    void visit(LegPlace place, Leg leg);
   }
 
   private static void eachLeg(List<Controller> controllers, LegVisitor visitor) {
@@ -291,15 +315,10 @@ public record Display(
       for (int r = 0; r < runs.size(); r++) {
         List<Leg> legs = runs.get(r).legs();
         for (int l = 0; l < legs.size(); l++) {
-          visitor.visit(place(c, r, l), legs.get(l));
+          visitor.visit(new LegPlace(c, r, l), legs.get(l));
         }
       }
     }
-  }
-
-  /** Told only where something is wrong: there are many legs, and mistakes are few. */
-  private static Supplier<String> place(int controller, int run, int leg) {
-    return () -> "controllers[%d].runs[%d].legs[%d]".formatted(controller, run, leg);
   }
 
   private static void once(Set<String> seen, String id, Supplier<String> place) {

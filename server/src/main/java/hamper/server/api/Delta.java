@@ -14,7 +14,9 @@ import java.util.Optional;
  * @param label of the edit
  * @param moved a line on which legs got other addresses; empty where none did
  * @param controllers those that look different
- * @param controllerOrder the ids of all, in list order
+ * @param controllerOrder the ids of all, in list order, where one came, went or moved
+ * @param props those that look different
+ * @param propOrder the ids of all, where one came, went or moved
  * @param network all of it, where any of it changed
  * @param power all of it, where any of it changed
  * @param findings all of them, where any changed
@@ -31,9 +33,9 @@ public record Delta(
     Optional<NetworkView> network,
     Optional<PowerView> power,
     List<ControllerView> controllers,
-    List<String> controllerOrder,
+    Optional<List<String>> controllerOrder,
     List<PropView> props,
-    List<String> propOrder,
+    Optional<List<String>> propOrder,
     Optional<List<Finding>> findings,
     Optional<List<Checks.Taken>> accepted,
     UndoView undo) {}

@@ -10,6 +10,7 @@ import hamper.server.api.ControllerView.BlockView;
 import hamper.server.api.Preview.BlockChange;
 import hamper.server.live.LiveDisplay;
 import hamper.server.live.Step;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -60,19 +61,35 @@ final class Deltas {
         changed(was.network(), is.network()),
         changed(was.power(), is.power()),
         different(was.controllers(), is.controllers(), view -> view.controller().id()),
-        is.controllers().stream().map(view -> view.controller().id()).toList(),
+        order(was.controllers(), is.controllers(), view -> view.controller().id()),
         different(was.props(), is.props(), view -> view.prop().id()),
-        is.props().stream().map(view -> view.prop().id()).toList(),
+        order(was.props(), is.props(), view -> view.prop().id()),
         changed(was.findings(), is.findings()),
         changed(was.accepted(), is.accepted()),
         undo);
   }
 
+  /** The ids of the second list, where they are not those of the first. */
+  private static <T> Optional<List<String>> order(List<T> was, List<T> is, Function<T, String> id) {
+    return changed(was.stream().map(id).toList(), is.stream().map(id).toList());
+  }
+
   /** Those of the second list that are new or not what they were. */
   private static <T> List<T> different(List<T> was, List<T> is, Function<T, String> id) {
-    Map<String, T> before = new HashMap<>();
-    was.forEach(view -> before.put(id.apply(view), view));
-    return is.stream().filter(view -> !view.equals(before.get(id.apply(view)))).toList();
+    List<T> changed = new ArrayList<>();
+    for (int i = 0; i < is.size(); i++) {
+      T view = is.get(i);
+      // most stand where they stood; the others are looked up
+      if (i >= was.size() || !view.equals(was.get(i))) {
+        changed.add(view);
+      }
+    }
+    if (!changed.isEmpty()) {
+      Map<String, T> before = new HashMap<>();
+      was.forEach(view -> before.put(id.apply(view), view));
+      changed.removeIf(view -> view.equals(before.get(id.apply(view))));
+    }
+    return changed;
   }
 
   static Preview preview(Facts before, Edit edit) {
