@@ -47,15 +47,19 @@ final class HoldStarts {
         display.props().stream()
             .map(
                 prop ->
-                    prop.withPieces(
-                        prop.pieces().stream()
-                            .map(piece -> held.getOrDefault(piece.id(), piece))
-                            .toList()))
+                    prop.pieces().stream().anyMatch(at -> held.containsKey(at.id()))
+                        ? with(prop, held)
+                        : prop)
             .toList();
     Controller after = holdUniverses(before, resolution.blocks().get(index));
     return display
         .withProps(props)
         .withControllers(Runs.change(display.controllers(), controller, other -> after));
+  }
+
+  private static Prop with(Prop prop, Map<String, Piece> held) {
+    return prop.withPieces(
+        prop.pieces().stream().map(piece -> held.getOrDefault(piece.id(), piece)).toList());
   }
 
   private static Piece hold(Piece piece, int section, Optional<Hold> hold) {

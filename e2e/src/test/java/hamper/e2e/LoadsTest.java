@@ -7,44 +7,15 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import java.io.IOException;
-import java.nio.file.Path;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** Loads: what ports carry, how far voltage reaches, where power comes from. */
-class LoadsTest {
-  @TempDir static Path data;
-  private static Program program;
-  private Window window;
-  private Page page;
-
-  @BeforeAll
-  static void startProgram() throws IOException {
-    program = Program.demo(data, 0);
-  }
-
-  @AfterAll
-  static void stopProgram() {
-    program.close();
-  }
-
+class LoadsTest extends DemoCase {
   @BeforeEach
-  void open() {
-    window = new Window(program.url);
-    page = window.page;
-    window.opened();
+  void goThere() {
     window.go("Loads");
-  }
-
-  @AfterEach
-  void close() {
-    window.close();
   }
 
   private Locator port(String written) {

@@ -7,45 +7,11 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import java.io.IOException;
-import java.nio.file.Path;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** Network, Controllers and Props: what is done there, seen beforehand, and taken back. */
-class PlacesTest {
-  @TempDir static Path data;
-  private static Program program;
-  private Window window;
-  private Page page;
-
-  @BeforeAll
-  static void startProgram() throws IOException {
-    program = Program.demo(data, 0);
-  }
-
-  @AfterAll
-  static void stopProgram() {
-    program.close();
-  }
-
-  @BeforeEach
-  void open() {
-    window = new Window(program.url);
-    page = window.page;
-    window.opened();
-  }
-
-  @AfterEach
-  void close() {
-    window.close();
-  }
-
+class PlacesTest extends DemoCase {
   private Locator row(String controller) {
     return page.locator("[data-row=%s]".formatted(controller));
   }

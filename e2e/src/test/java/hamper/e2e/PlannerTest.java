@@ -12,42 +12,12 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** What a planner does in a first evening, in the real program. */
-class PlannerTest {
-  @TempDir static Path data;
+class PlannerTest extends DemoCase {
   @TempDir static Path files;
-  private static Program program;
-  private Window window;
-  private Page page;
-
-  @BeforeAll
-  static void startProgram() throws IOException {
-    program = Program.demo(data, 0);
-  }
-
-  @AfterAll
-  static void stopProgram() {
-    program.close();
-  }
-
-  @BeforeEach
-  void open() {
-    window = new Window(program.url);
-    page = window.page;
-    window.opened();
-  }
-
-  @AfterEach
-  void close() {
-    window.close();
-  }
 
   @Test
   void theFirstStartShowsTheHarbourAndWhatStopsIt() {

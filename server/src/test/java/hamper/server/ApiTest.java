@@ -10,43 +10,14 @@ import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** The API against the real server and a real database file. */
-class ApiTest {
-  private static final Path DEMO =
-      Path.of("src/main/resources/hamper/demo/saltmarsh-quay.hamper.json");
-
-  @TempDir Path data;
-  private Started server;
-  private String display;
-
-  @BeforeEach
-  void start() throws IOException {
-    server = new Started(data);
-    display = importFile(Files.readAllBytes(DEMO)).body().get("id").asString();
-  }
-
-  @AfterEach
-  void stop() {
-    server.close();
-  }
-
+class ApiTest extends ApiCase {
   private Answer importFile(byte[] bytes) {
     return server.post("/api/displays/import", bytes);
-  }
-
-  private Answer edit(int version, String edit) {
-    return server.post(
-        "/api/displays/" + display + "/edits",
-        "{\"version\": %d, \"edit\": %s}".formatted(version, edit));
   }
 
   private static String patch(String piece, int port) {
@@ -57,12 +28,8 @@ class ApiTest {
         .formatted(piece, port);
   }
 
-  private JsonNode whole() {
-    return server.get("/api/displays/" + display).body();
-  }
-
   private String file() {
-    return server.get("/api/displays/" + display + "/file").text();
+    return server.get(path("/file")).text();
   }
 
   @Test
@@ -86,17 +53,16 @@ class ApiTest {
     edit(1, patch("dinghy-red-1", 12));
     edit(2, patch("dinghy-blue-1", 12));
     String patched = file();
-    server.post("/api/displays/" + display + "/undo", "{\"version\": 3}");
-    server.close();
-    server = new Started(data);
-    JsonNode redone = server.post("/api/displays/" + display + "/redo", "{\"version\": 4}").body();
+    server.post(path("/undo"), "{\"version\": 3}");
+    restart();
+    JsonNode redone = server.post(path("/redo"), "{\"version\": 4}").body();
     assertThat(redone.get("label").asString()).isEqualTo("Patch Blue dinghy to K1-12");
     assertThat(file()).isEqualTo(patched);
-    server.post("/api/displays/" + display + "/undo", "{\"version\": 5}");
-    server.post("/api/displays/" + display + "/undo", "{\"version\": 6}");
+    server.post(path("/undo"), "{\"version\": 5}");
+    server.post(path("/undo"), "{\"version\": 6}");
     assertThat(file()).isEqualTo(atFirst);
     assertThat(whole().get("undo").has("undo")).isFalse();
-    Answer nothing = server.post("/api/displays/" + display + "/undo", "{\"version\": 7}");
+    Answer nothing = server.post(path("/undo"), "{\"version\": 7}");
     assertThat(nothing.body().get("detail").asString()).contains("nothing to undo");
   }
 
@@ -155,8 +121,7 @@ class ApiTest {
     }
     String before = file();
     JsonNode wholeBefore = whole();
-    server.close();
-    server = new Started(data);
+    restart();
     assertThat(file()).isEqualTo(before);
     assertThat(whole()).isEqualTo(wholeBefore);
   }
@@ -195,9 +160,7 @@ class ApiTest {
   @Test
   void aPreviewShowsTheConsequencesAndKeepsNothing() {
     Answer preview =
-        server.post(
-            "/api/displays/" + display + "/preview",
-            "{\"edit\": %s}".formatted(patch("slip-edge-1", 5)));
+        server.post(path("/preview"), "{\"edit\": %s}".formatted(patch("slip-edge-1", 5)));
     assertThat(preview.body().get("cleared"))
         .extracting(finding -> finding.get("message").asString())
         .containsExactly("Slipway edge hangs on no port");
@@ -207,9 +170,7 @@ class ApiTest {
   }
 
   private JsonNode preview(String edit) {
-    return server
-        .post("/api/displays/" + display + "/preview", "{\"edit\": %s}".formatted(edit))
-        .body();
+    return server.post(path("/preview"), "{\"edit\": %s}".formatted(edit)).body();
   }
 
   @Test
@@ -238,7 +199,7 @@ class ApiTest {
           [{"name": "all", "ports": 4}]}], "protocols": [{"protocol": "DDP",
           "transports": ["UNICAST"]}], "dialect": {"style": "PIXEL_COUNTS"}}]}
         """;
-    String path = "/api/displays/" + display + "/catalogue?version=";
+    String path = path("/catalogue?version=");
     assertThat(server.post(path + 1, model).body().get("label").asString())
         .isEqualTo("Add Barge One to the catalogue");
     assertThat(file()).contains("barge-one");
@@ -273,9 +234,7 @@ class ApiTest {
 
   @Test
   void otherWindowsFollow() throws Exception {
-    HttpRequest request =
-        HttpRequest.newBuilder(URI.create(server.base + "/api/displays/" + display + "/events"))
-            .build();
+    HttpRequest request = HttpRequest.newBuilder(URI.create(server.base + path("/events"))).build();
     var stream = server.client().send(request, BodyHandlers.ofInputStream());
     try (BufferedReader lines =
         new BufferedReader(new InputStreamReader(stream.body(), StandardCharsets.UTF_8))) {
@@ -328,8 +287,7 @@ class ApiTest {
         1,
         "{\"type\":\"SetDisplay\",\"name\":\"../../etc/passwd\",\"settings\":{\"firstUniverse\":1,"
             + "\"universeStride\":1,\"framesPerSecond\":40}}");
-    var request =
-        HttpRequest.newBuilder(URI.create(server.base + "/api/displays/" + display + "/file"));
+    var request = HttpRequest.newBuilder(URI.create(server.base + path("/file")));
     try {
       var answer = server.client().send(request.build(), BodyHandlers.ofString());
       assertThat(answer.headers().firstValue("content-disposition").orElseThrow())
@@ -344,12 +302,11 @@ class ApiTest {
   @Test
   void ordinaryEditsAreAnsweredAndAddressesFollow() {
     edit(1, patch("dinghy-red-1", 12));
-    String csv = server.get("/api/displays/" + display + "/addresses.csv").text();
+    String csv = server.get(path("/addresses.csv")).text();
     assertThat(csv).contains("K1,PIXEL,12,1,Red dinghy,string 1,1,88,0,88,264,6223,6486");
-    JsonNode handover = server.get("/api/displays/" + display + "/handover").body();
+    JsonNode handover = server.get(path("/handover")).body();
     JsonNode outputs = handover.get("configurations").get(0).get("configuration").get("outputs");
     assertThat(outputs.get(11).get("used").asBoolean()).isTrue();
-    assertThat(server.get("/api/displays/" + display + "/send-list.csv").text())
-        .contains("239.255.0.1,1,14,510");
+    assertThat(server.get(path("/send-list.csv")).text()).contains("239.255.0.1,1,14,510");
   }
 }

@@ -4,46 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.server.Started.Answer;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** A first evening over the API: new displays, rows of props, the network, the catalogue. */
-class EntryApiTest {
-  @TempDir Path data;
-  private Started server;
-  private String display;
-
-  @BeforeEach
-  void start() {
-    server = new Started(data);
-    display = server.post("/api/displays/demo", "").body().get("id").asString();
-  }
-
-  @AfterEach
-  void stop() {
-    server.close();
-  }
-
+class EntryApiTest extends ApiCase {
   private Answer rows(String path, String text) {
-    return server.post(
-        "/api/displays/" + display + "/props/rows" + path, text.getBytes(StandardCharsets.UTF_8));
-  }
-
-  private JsonNode whole() {
-    return server.get("/api/displays/" + display).body();
-  }
-
-  private Answer edit(String json) {
-    int version = whole().get("version").asInt();
-    return server.post(
-        "/api/displays/" + display + "/edits",
-        "{\"version\":%d,\"edit\":%s}".formatted(version, json));
+    return server.post(path("/props/rows") + path, text.getBytes(StandardCharsets.UTF_8));
   }
 
   @Test
@@ -74,7 +43,7 @@ class EntryApiTest {
     assertThat(added.status()).isEqualTo(200);
     assertThat(added.body().get("label").asString()).isEqualTo("Add 4 props");
     assertThat(whole().get("props")).hasSize(before + 4);
-    server.post("/api/displays/" + display + "/undo", "{\"version\":2}");
+    server.post(path("/undo"), "{\"version\":2}");
     assertThat(whole().get("props")).hasSize(before);
     assertThat(whole().get("zones")).hasSize(7);
   }
@@ -108,8 +77,7 @@ class EntryApiTest {
   @Test
   void aTableLargerThanIsReadIsRefused() {
     byte[] large = new byte[21 * 1024 * 1024];
-    Answer refused =
-        server.post("/api/displays/" + display + "/props/rows?header=NEEDED&version=1", large);
+    Answer refused = server.post(path("/props/rows?header=NEEDED&version=1"), large);
     assertThat(refused.status()).isIn(413, 422);
   }
 
@@ -138,7 +106,7 @@ class EntryApiTest {
 
   @Test
   void everyModelTellsTheSameAspectsSoThatTwoCanBeCompared() {
-    JsonNode models = server.get("/api/displays/" + display + "/catalogue").body().get("models");
+    JsonNode models = server.get(path("/catalogue")).body().get("models");
     assertThat(models.size()).isGreaterThanOrEqualTo(9);
     var aspects = models.get(0).get("facts").findValuesAsString("aspect");
     for (JsonNode model : models) {
@@ -151,7 +119,7 @@ class EntryApiTest {
   void aPreviewTellsBlocksThatMoveAndPiecesThatGoBackToTheTray() {
     Answer moved =
         server.post(
-            "/api/displays/" + display + "/preview",
+            path("/preview"),
             "{\"edit\":{\"type\":\"MoveController\",\"controller\":\"k4\",\"index\":2}}");
     assertThat(moved.body().get("blocks").size()).isGreaterThan(1);
     JsonNode block = moved.body().get("blocks").get(0);
@@ -159,7 +127,7 @@ class EntryApiTest {
         .isNotEqualTo(block.get("after").get("displayStart").asInt());
     Answer mode =
         server.post(
-            "/api/displays/" + display + "/preview",
+            path("/preview"),
             "{\"edit\":{\"type\":\"ExchangeController\",\"controller\":\"k1\","
                 + "\"model\":\"quillby-wren\"}}");
     assertThat(mode.body().get("unpatched").size()).isPositive();
@@ -168,7 +136,7 @@ class EntryApiTest {
   private JsonNode remedies(JsonNode finding) {
     return server
         .post(
-            "/api/displays/" + display + "/remedies",
+            path("/remedies"),
             "{\"code\":%s,\"message\":%s}".formatted(finding.get("code"), finding.get("message")))
         .body();
   }
@@ -183,7 +151,7 @@ class EntryApiTest {
     assertThat(preview.get("cleared").findValuesAsString("code")).contains("port-limit");
     assertThat(edit(offered.get(0).get("edit").toString()).status()).isEqualTo(200);
     assertThat(whole().get("findings").toString()).doesNotContain("port-limit");
-    server.post("/api/displays/" + display + "/undo", "{\"version\":2}");
+    server.post(path("/undo"), "{\"version\":2}");
     assertThat(whole().get("findings").get(1)).isEqualTo(overload);
   }
 
@@ -232,14 +200,13 @@ class EntryApiTest {
     assertThat(addModels("not json").status()).isEqualTo(422);
     assertThat(whole().get("version").asInt()).isEqualTo(1);
 
-    JsonNode shipped =
-        server.get("/api/displays/" + display + "/catalogue").body().get("models").get(0);
+    JsonNode shipped = server.get(path("/catalogue")).body().get("models").get(0);
     String own = shipped.get("model").toString().replace("\"id\":\"", "\"id\":\"own-");
     Answer added =
         addModels(
             "{\"format\":\"hamper-catalogue\",\"formatVersion\":1,\"models\":[%s]}".formatted(own));
     assertThat(added.status()).as(added.text()).isEqualTo(200);
-    JsonNode models = server.get("/api/displays/" + display + "/catalogue").body().get("models");
+    JsonNode models = server.get(path("/catalogue")).body().get("models");
     assertThat(models.values())
         .filteredOn(one -> one.get("own").asBoolean())
         .singleElement()
@@ -249,9 +216,7 @@ class EntryApiTest {
   @Test
   void nothingIsOfferedForAFindingThatIsNotThere() {
     Answer none =
-        server.post(
-            "/api/displays/" + display + "/remedies",
-            "{\"code\":\"overlap\",\"message\":\"something else\"}");
+        server.post(path("/remedies"), "{\"code\":\"overlap\",\"message\":\"something else\"}");
     assertThat(none.status()).isEqualTo(200);
     assertThat(none.body()).isEmpty();
   }

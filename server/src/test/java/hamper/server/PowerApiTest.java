@@ -3,45 +3,14 @@ package hamper.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.server.Started.Answer;
-import java.nio.file.Path;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** Feeds, supplies and mains circuits over the API, and that they are there after a restart. */
-class PowerApiTest {
-  @TempDir Path data;
-  private Started server;
-  private String display;
-
-  @BeforeEach
-  void start() {
-    server = new Started(data);
-    display = server.post("/api/displays/demo", "").body().get("id").asString();
-  }
-
-  @AfterEach
-  void stop() {
-    server.close();
-  }
-
-  private JsonNode whole() {
-    return server.get("/api/displays/" + display).body();
-  }
-
-  private Answer edit(String json) {
-    return server.post(
-        "/api/displays/" + display + "/edits",
-        "{\"version\":%d,\"edit\":%s}".formatted(whole().get("version").asInt(), json));
-  }
-
+class PowerApiTest extends ApiCase {
   private JsonNode run(String where, String edit) {
     String tried = edit.isEmpty() ? "" : ",\"edit\":" + edit;
-    return server
-        .post("/api/displays/" + display + "/power/run", "{\"port\":%s%s}".formatted(where, tried))
-        .body();
+    return server.post(path("/power/run"), "{\"port\":%s%s}".formatted(where, tried)).body();
   }
 
   private static final String K8_2 = "{\"controller\":\"k8\",\"kind\":\"PIXEL\",\"port\":2}";
@@ -65,12 +34,11 @@ class PowerApiTest {
     }
     JsonNode before = whole();
     assertThat(before.get("power").toString()).contains("Small", "Post");
-    server.close();
-    server = new Started(data);
+    restart();
     assertThat(whole()).isEqualTo(before);
     for (int i = 0; i < edits.length; i++) {
       int version = whole().get("version").asInt();
-      server.post("/api/displays/" + display + "/undo", "{\"version\":%d}".formatted(version));
+      server.post(path("/undo"), "{\"version\":%d}".formatted(version));
     }
     assertThat(whole().get("power").toString()).doesNotContain("Small", "Post");
     assertThat(whole().get("findings")).hasSize(14);
@@ -94,7 +62,7 @@ class PowerApiTest {
 
   @Test
   void feedsForEveryRunThatWantsSomeAreOneEdit() {
-    JsonNode plan = server.post("/api/displays/" + display + "/power/feeds", "").body();
+    JsonNode plan = server.post(path("/power/feeds"), "").body();
     assertThat(plan.get("runs").asInt()).isEqualTo(1);
     assertThat(plan.get("feeds").asInt()).isEqualTo(2);
     assertThat(plan.get("left")).isEmpty();

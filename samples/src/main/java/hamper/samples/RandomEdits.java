@@ -1,0 +1,378 @@
+package hamper.samples;
+
+import hamper.catalog.DeviceModel;
+import hamper.catalog.Gauge;
+import hamper.catalog.PortKind;
+import hamper.display.Conductor;
+import hamper.display.Controller;
+import hamper.display.DisplaySettings;
+import hamper.display.Feed;
+import hamper.display.Hold;
+import hamper.display.MainsCircuit;
+import hamper.display.Piece;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Prop;
+import hamper.display.Section;
+import hamper.display.Supply;
+import hamper.display.Zone;
+import hamper.edit.DuplicateProp;
+import hamper.edit.Edit;
+import hamper.edit.ExchangeController;
+import hamper.edit.HoldGiven;
+import hamper.edit.JoinSections;
+import hamper.edit.MoveBoundary;
+import hamper.edit.MoveController;
+import hamper.edit.PatchAcross;
+import hamper.edit.PatchNearest;
+import hamper.edit.PatchPieces;
+import hamper.edit.PutController;
+import hamper.edit.PutMainsCircuit;
+import hamper.edit.PutProps;
+import hamper.edit.PutSupply;
+import hamper.edit.PutZone;
+import hamper.edit.RemoveController;
+import hamper.edit.RemoveProps;
+import hamper.edit.RemoveSupply;
+import hamper.edit.RemoveZone;
+import hamper.edit.SetBox;
+import hamper.edit.SetDisplay;
+import hamper.edit.SetFeeds;
+import hamper.edit.SetGap;
+import hamper.edit.SetJoint;
+import hamper.edit.SetMirror;
+import hamper.edit.SetMode;
+import hamper.edit.SetSection;
+import hamper.edit.SplitSection;
+import hamper.edit.UnpatchPieces;
+import hamper.value.RefusedException;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.function.Function;
+
+/**
+ * What planners do in an evening, at random: the same seed always does the same. An edit that the
+ * plan refuses is not among them.
+ */
+public final class RandomEdits {
+  private static final int MOST_TRIES = 200;
+
+  private final Random random;
+  private final List<Function<Plan, Edit>> kinds =
+      List.of(
+          this::section,
+          this::section,
+          this::brightness,
+          this::hold,
+          this::split,
+          this::join,
+          this::boundary,
+          this::patch,
+          this::patch,
+          this::unpatch,
+          this::nearest,
+          this::across,
+          this::mirror,
+          this::gap,
+          this::joint,
+          this::feeds,
+          this::feeds,
+          this::box,
+          this::mode,
+          this::controller,
+          this::dimmer,
+          this::firstUniverse,
+          this::exchange,
+          this::holdGiven,
+          this::moveController,
+          this::removeController,
+          this::prop,
+          this::duplicate,
+          this::removeProp,
+          this::zone,
+          this::removeZone,
+          this::supply,
+          this::removeSupply,
+          this::mains,
+          this::settings);
+
+  public RandomEdits(long seed) {
+    random = new Random(seed);
+  }
+
+  /** Another edit that this plan takes. */
+  public Edit next(Plan plan) {
+    for (int i = 0; i < MOST_TRIES; i++) {
+      try {
+        Edit edit = one(kinds).apply(plan);
+        edit.applyTo(plan);
+        return edit;
+      } catch (RefusedException e) {
+        continue; // such as feeds on a wall: another one
+      }
+    }
+    throw new IllegalStateException("no edit in %d tries is taken".formatted(MOST_TRIES));
+  }
+
+  private <T> T one(List<T> all) {
+    if (all.isEmpty()) {
+      throw new RefusedException("choice", "none", "there has to be something to choose from");
+    }
+    return all.get(random.nextInt(all.size()));
+  }
+
+  private Prop prop(List<Prop> props) {
+    return one(props);
+  }
+
+  private Piece piece(Plan plan) {
+    return one(prop(plan.display().props()).pieces());
+  }
+
+  private PixelString string(Plan plan) {
+    if (piece(plan) instanceof PixelString string) {
+      return string;
+    }
+    throw new RefusedException("piece", "something else", "a string is wanted");
+  }
+
+  private Controller anyController(Plan plan) {
+    return one(plan.display().controllers());
+  }
+
+  /** An id that is not taken, or hardly ever. */
+  private String id() {
+    return "new-" + Integer.toHexString(random.nextInt());
+  }
+
+  private Edit section(Plan plan) {
+    PixelString string = string(plan);
+    int index = random.nextInt(string.sections().size());
+    Section section = string.sections().get(index);
+    return new SetSection(
+        string.id(),
+        index,
+        new Section(
+            1 + random.nextInt(120),
+            random.nextInt(3),
+            1 + random.nextInt(3),
+            section.fold(),
+            random.nextBoolean(),
+            section.colourOrder(),
+            section.brightness(),
+            section.hold()));
+  }
+
+  private Edit brightness(Plan plan) {
+    PixelString string = string(plan);
+    int index = random.nextInt(string.sections().size());
+    Section section = string.sections().get(index);
+    return new SetSection(
+        string.id(), index, section.withBrightness(Optional.of(random.nextInt(101))));
+  }
+
+  private Edit hold(Plan plan) {
+    PixelString string = string(plan);
+    int index = random.nextInt(string.sections().size());
+    Hold hold = new Hold(Optional.empty(), 1 + random.nextInt(3000));
+    return new SetSection(
+        string.id(), index, string.sections().get(index).withHold(Optional.of(hold)));
+  }
+
+  private Edit split(Plan plan) {
+    PixelString string = string(plan);
+    int index = random.nextInt(string.sections().size());
+    return new SplitSection(
+        string.id(), index, 1 + random.nextInt(string.sections().get(index).pixels()));
+  }
+
+  private Edit join(Plan plan) {
+    PixelString string = string(plan);
+    return new JoinSections(string.id(), random.nextInt(string.sections().size()));
+  }
+
+  private Edit boundary(Plan plan) {
+    PixelString string = string(plan);
+    return new MoveBoundary(
+        string.id(), random.nextInt(string.sections().size()), random.nextInt(9) - 4);
+  }
+
+  private Edit patch(Plan plan) {
+    PortRef port = new PortRef(anyController(plan).id(), PortKind.PIXEL, 1 + random.nextInt(12));
+    return new PatchPieces(List.of(piece(plan).id()), port, Optional.empty());
+  }
+
+  private Edit unpatch(Plan plan) {
+    return new UnpatchPieces(List.of(piece(plan).id()));
+  }
+
+  private Edit nearest(Plan plan) {
+    return new PatchNearest(List.of(piece(plan).id(), piece(plan).id()));
+  }
+
+  private Edit across(Plan plan) {
+    return new PatchAcross(
+        prop(plan.display().props()).pieces().stream().map(Piece::id).toList(),
+        anyController(plan).id(),
+        Optional.empty());
+  }
+
+  private Edit mirror(Plan plan) {
+    return new SetMirror(string(plan).id(), Optional.of(string(plan).id()));
+  }
+
+  private Edit gap(Plan plan) {
+    return new SetGap(
+        piece(plan).id(),
+        random.nextInt(4),
+        Optional.of((double) random.nextInt(20)),
+        Optional.of(Gauge.awg(14 + 2 * random.nextInt(5))));
+  }
+
+  private Edit joint(Plan plan) {
+    return new SetJoint(piece(plan).id(), List.of(one(List.of(Conductor.values()))));
+  }
+
+  private Edit feeds(Plan plan) {
+    PixelString string = string(plan);
+    Supply supply = one(plan.display().power().supplies());
+    Feed feed =
+        new Feed(
+            supply.id(),
+            1 + random.nextInt(string.places()),
+            Optional.of(1.0 + random.nextInt(5)),
+            Optional.empty(),
+            Optional.of(1.0 + random.nextInt(10)));
+    return new SetFeeds(string.id(), random.nextInt(4) == 0 ? List.of() : List.of(feed));
+  }
+
+  private Edit box(Plan plan) {
+    return new SetBox(piece(plan).id(), Optional.of(1 + random.nextInt(3)));
+  }
+
+  private Edit mode(Plan plan) {
+    Controller controller = anyController(plan);
+    List<String> modes =
+        plan.modelOf(controller).ports().stream()
+            .flatMap(group -> group.modes().stream())
+            .map(mode -> mode.name())
+            .toList();
+    return new SetMode(controller.id(), Optional.of(one(modes)));
+  }
+
+  private Edit controller(Plan plan) {
+    Controller like = anyController(plan);
+    return new PutController(
+        new Controller(
+            id(),
+            "N" + random.nextInt(10_000),
+            like.name(),
+            like.model(),
+            like.settings().withAddress(Optional.empty()),
+            Optional.empty(),
+            List.of()));
+  }
+
+  private Edit dimmer(Plan plan) {
+    Controller controller = anyController(plan);
+    return new PutController(
+        controller.withSettings(
+            controller.settings().withBrightness(Optional.of(random.nextInt(101)))));
+  }
+
+  private Edit firstUniverse(Plan plan) {
+    Controller controller = anyController(plan);
+    Optional<Integer> first = Optional.of(1 + random.nextInt(60)).filter(u -> random.nextBoolean());
+    return new PutController(
+        controller.withSettings(controller.settings().withBlock(first, random.nextInt(6), 0)));
+  }
+
+  private Edit exchange(Plan plan) {
+    DeviceModel model = one(plan.catalog().models());
+    return new ExchangeController(anyController(plan).id(), model.id());
+  }
+
+  private Edit holdGiven(Plan plan) {
+    return new HoldGiven(anyController(plan).id());
+  }
+
+  private Edit moveController(Plan plan) {
+    return new MoveController(
+        anyController(plan).id(), random.nextInt(plan.display().controllers().size()));
+  }
+
+  private Edit removeController(Plan plan) {
+    return new RemoveController(anyController(plan).id());
+  }
+
+  private Edit prop(Plan plan) {
+    Prop like = prop(plan.display().props());
+    return new PutProps(
+        List.of(
+            new Prop(
+                like.id(),
+                "Renamed " + random.nextInt(1000),
+                like.zone(),
+                Optional.of(random.nextInt(101)),
+                like.pieces())));
+  }
+
+  private Edit duplicate(Plan plan) {
+    Prop like = prop(plan.display().props());
+    return new DuplicateProp(
+        like.id(),
+        List.of(new DuplicateProp.Copy(id(), "Copy " + random.nextInt(1000))),
+        random.nextBoolean());
+  }
+
+  private Edit removeProp(Plan plan) {
+    return new RemoveProps(List.of(prop(plan.display().props()).id()));
+  }
+
+  private Edit zone(Plan plan) {
+    Zone like = one(plan.display().zones());
+    return new PutZone(
+        new Zone(
+            like.id(),
+            like.name(),
+            Optional.of((double) random.nextInt(300)),
+            Optional.of((double) random.nextInt(300))));
+  }
+
+  private Edit removeZone(Plan plan) {
+    return new RemoveZone(one(plan.display().zones()).id());
+  }
+
+  private Edit supply(Plan plan) {
+    Supply like = one(plan.display().power().supplies());
+    return new PutSupply(
+        new Supply(
+            random.nextBoolean() ? like.id() : id(),
+            like.name(),
+            like.zone(),
+            random.nextInt(8) == 0 ? 5 : 12,
+            5 + random.nextInt(60),
+            like.mains(),
+            like.efficiencyPercent()));
+  }
+
+  private Edit removeSupply(Plan plan) {
+    return new RemoveSupply(one(plan.display().power().supplies()).id());
+  }
+
+  private Edit mains(Plan plan) {
+    MainsCircuit like = one(plan.display().power().mains());
+    return new PutMainsCircuit(
+        new MainsCircuit(
+            like.id(), like.name(), like.volts(), 10 + random.nextInt(10), random.nextInt(500)));
+  }
+
+  private Edit settings(Plan plan) {
+    return new SetDisplay(
+        plan.display().name(),
+        new DisplaySettings(
+            1 + random.nextInt(20), 1 + random.nextInt(9), 25 + random.nextInt(30)));
+  }
+}
