@@ -23,12 +23,17 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** How long everything that follows an edit takes. docs/performance.md says how to run it. */
+/**
+ * How long everything that follows from a plan takes, with enough memory that the largest display
+ * does not measure the garbage collector. docs/performance.md says how to run it.
+ */
 @BenchmarkMode(Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 @Warmup(iterations = 3, time = 2)
 @Measurement(iterations = 5, time = 2)
-@Fork(1)
+@Fork(
+    value = 1,
+    jvmArgsAppend = {"-Xms6g", "-Xmx6g", "-Xmn4g"})
 @State(Scope.Benchmark)
 public class ChecksBench {
   /** Sections; one controller for each hundred. */
