@@ -61,6 +61,17 @@ onMounted(() => display.start())
   min-height: 0;
   display: flex;
 }
+@media (width < 700px) {
+  .shell {
+    flex-direction: column-reverse;
+  }
+  .main {
+    min-height: 0;
+  }
+  .below {
+    position: relative;
+  }
+}
 .place {
   flex: 1;
   min-width: 0;

@@ -131,7 +131,9 @@ onMounted(() => {
     <p v-else-if="ports.length === 0" class="quiet none">
       No port carries pixels yet. Hang strings on ports in Patch; their loads stand here then.
     </p>
-    <LoadTable v-else ref="table" :filter="filter" :tried="tried" />
+    <div v-else class="table">
+      <LoadTable ref="table" :filter="filter" :tried="tried" />
+    </div>
   </div>
 </template>
 
@@ -139,6 +141,7 @@ onMounted(() => {
 .loads {
   padding: 16px 24px 40px;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
 }
 .head {
@@ -176,5 +179,13 @@ onMounted(() => {
 }
 .none {
   padding: 6vh 0;
+}
+.table {
+  overflow-x: auto;
+}
+@media (width < 700px) {
+  .loads {
+    padding: 12px 12px 32px;
+  }
 }
 </style>

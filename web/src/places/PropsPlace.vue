@@ -426,6 +426,7 @@ const pixels = computed(() =>
   border-bottom: 1px solid var(--line);
   border-left: 3px solid transparent;
   cursor: default;
+  user-select: none;
   overflow: hidden;
 }
 .prop:hover {

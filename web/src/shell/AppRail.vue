@@ -67,4 +67,26 @@ const places = [
   background: #403d37;
   border-left-color: #e29a64;
 }
+/* under the thumb, where there is no room beside */
+@media (width < 700px) {
+  .rail {
+    width: auto;
+    flex-direction: row;
+    justify-content: space-between;
+    gap: 0;
+    padding: 2px 4px;
+  }
+  .mark {
+    display: none;
+  }
+  .to {
+    flex: 1;
+    font-size: 10px;
+    border-left: none;
+    border-top: 3px solid transparent;
+  }
+  .to.router-link-active {
+    border-top-color: #e29a64;
+  }
+}
 </style>

@@ -125,6 +125,15 @@ function withdraw(finding: Finding) {
   background: rgb(var(--v-theme-surface));
   padding: 12px 14px 24px;
 }
+@media (width < 700px) {
+  .panel {
+    position: absolute;
+    inset: 0;
+    z-index: 5;
+    width: auto;
+    border-left: none;
+  }
+}
 .head {
   display: flex;
   align-items: center;

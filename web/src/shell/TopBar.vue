@@ -178,4 +178,24 @@ async function settle() {
 .pill {
   font-size: 12.5px;
 }
+/* two lines: what is open and taken back, then what is looked for and found */
+@media (width < 700px) {
+  .bar {
+    flex-wrap: wrap;
+    gap: 2px;
+    height: auto;
+    padding: 2px 6px 6px;
+  }
+  .finder,
+  .pill {
+    order: 2;
+  }
+  .finder {
+    flex: 1 1 120px;
+    width: auto;
+  }
+  .step .what {
+    display: none;
+  }
+}
 </style>

@@ -104,6 +104,7 @@ table {
   border-collapse: collapse;
   font-size: 13px;
   width: 100%;
+  min-width: 760px;
   table-layout: fixed;
 }
 th {

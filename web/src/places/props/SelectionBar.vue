@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { PixelString, Piece, Prop, PropView } from '../../api/types'
+import type { PixelString, Piece, Prop, PropView, Wiring } from '../../api/types'
+import { common } from '../../parts/common'
 import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
 import { counted } from '../../parts/words'
 import { ordersOf } from '../../ribbon/colourOrders'
+import StringWires from '../../ribbon/StringWires.vue'
 import { useDisplay } from '../../state/display'
 import { freshId } from '../../state/freshId'
 
@@ -31,10 +33,6 @@ const loose = computed(() =>
     view.pieces.filter((piece) => !piece.port).map(({ piece }) => piece.id),
   ),
 )
-/** The value that all have in common. */
-function common<T>(values: T[]): T | undefined {
-  return values.every((value) => value === values[0]) ? values[0] : undefined
-}
 const zone = computed(() => common(props.selected.map((view) => view.prop.zone)))
 const brightness = computed(() => common(props.selected.map((view) => view.prop.brightness)))
 const type = computed(() => common(strings.value.map((one) => one.pixelType)))
@@ -49,6 +47,11 @@ const dataIn = computed(() => common(strings.value.map((one) => one.dataIn)) ?? 
 const connector = computed(() => common(strings.value.map((one) => one.connector)) ?? '')
 const lead = computed(() => common(strings.value.map((one) => one.leadMetres)))
 
+const wirings = computed(() => strings.value.map(wiringOf))
+
+function wiringOf(string: PixelString): Wiring {
+  return string.wiring ?? { dataOnly: false }
+}
 const change = (how: (prop: Prop) => Prop) =>
   void display.putProps(props.selected.map((view) => how(view.prop)))
 const changeStrings = (how: (string: PixelString) => PixelString) =>
@@ -186,6 +189,15 @@ async function remove() {
         />
         m</span
       >
+      <span title="† a rule of thumb for stock strings, where nobody entered it"
+        >wired with
+        <StringWires
+          :wirings="wirings"
+          @change="
+            (changes) =>
+              changeStrings((one) => ({ ...one, wiring: { ...wiringOf(one), ...changes } }))
+          "
+      /></span>
       <button
         type="button"
         class="act"

@@ -215,4 +215,21 @@ class LoadsTest extends DemoCase {
       page.getByTestId("theme").click();
     }
   }
+
+  @Test
+  void onAPhoneNothingIsCutOffAndFindingsAreRead() {
+    page.setViewportSize(390, 844);
+    page.getByTestId("findings-pill").click();
+    Locator panel =
+        page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Findings"));
+    BoundingBox box = panel.boundingBox();
+    assertThat(box.width).isEqualTo(390);
+    page.getByTestId("finding").first().getByText("Go there").waitFor();
+    page.getByLabel("Close findings").click();
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Loads")).click();
+    Object wide = page.evaluate("document.documentElement.scrollWidth");
+    assertThat(((Number) wide).intValue()).isEqualTo(390);
+    port("K4-3").scrollIntoViewIfNeeded();
+    window.noErrors();
+  }
 }

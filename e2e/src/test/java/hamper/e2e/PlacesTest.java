@@ -226,6 +226,11 @@ class PlacesTest extends DemoCase {
           selection.getByLabel("End where data enters").fill("left");
           page.keyboard().press("Enter");
         });
+    // wires are entered before anything hangs, for all of them
+    Locator wire = selection.getByLabel("Wire of the string");
+    assertThat(wire.locator("option:checked")).hasText("AWG 20, as usual †");
+    window.acknowledged(() -> wire.selectOption("AWG 16"));
+    assertThat(wire).hasValue("AWG 16");
     window.acknowledged(() -> selection.getByText("Hang on the nearest ports").click());
     assertThat(page.locator("[data-prop=bollard-1]")).hasAccessibleName(ends("K\\d-"));
     window.acknowledged(() -> selection.getByText("Mirror image").click());
@@ -242,7 +247,7 @@ class PlacesTest extends DemoCase {
     page.keyboard().press("Shift+ArrowDown");
     assertThat(selection).containsText("2 props");
     window.acknowledged(() -> page.keyboard().press("Delete"));
-    for (int i = 0; i < 6; i++) {
+    for (int i = 0; i < 7; i++) {
       window.undo();
     }
     assertThat(page.getByText("65 props,")).isVisible();
