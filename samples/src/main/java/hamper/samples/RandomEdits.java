@@ -147,22 +147,23 @@ public final class RandomEdits {
     return "new-" + Integer.toHexString(random.nextInt());
   }
 
+  /** One setting of a section at a time, as people do it. */
   private Edit section(Plan plan) {
     PixelString string = string(plan);
     int index = random.nextInt(string.sections().size());
-    Section section = string.sections().get(index);
-    return new SetSection(
-        string.id(),
-        index,
+    Section old = string.sections().get(index);
+    int what = random.nextInt(4);
+    Section changed =
         new Section(
-            1 + random.nextInt(120),
-            random.nextInt(3),
-            1 + random.nextInt(3),
-            section.fold(),
-            random.nextBoolean(),
-            section.colourOrder(),
-            section.brightness(),
-            section.hold()));
+            what == 0 ? 1 + random.nextInt(120) : old.pixels(),
+            what == 1 ? random.nextInt(3) : old.nullPixels(),
+            what == 2 ? 1 + random.nextInt(3) : old.group(),
+            old.fold(),
+            (what == 3) != old.backward(),
+            old.colourOrder(),
+            old.brightness(),
+            old.hold());
+    return new SetSection(string.id(), index, changed);
   }
 
   private Edit brightness(Plan plan) {
