@@ -56,7 +56,7 @@ class ToldIsPlannedTest {
       for (int i = 0; i < 80; i++) {
         plan = edits.next(plan).applyTo(plan).plan();
         if (i % 8 == 0) {
-          look(Facts.of(plan));
+          look(Facts.of(withSettings(plan, edits)));
         }
       }
     }
@@ -64,6 +64,15 @@ class ToldIsPlannedTest {
     for (AddressStyle style : EnumSet.complementOf(EnumSet.of(AddressStyle.DMX_SLOT))) {
       assertThat(looked.getOrDefault(style, 0)).as("%s of %s", style, looked).isGreaterThan(30);
     }
+  }
+
+  /** With some sections set differently, each by one setting as a rule. */
+  private static Plan withSettings(Plan plan, RandomEdits edits) {
+    Plan set = plan;
+    for (int i = 0; i < 30; i++) {
+      set = edits.nextOfSection(set).applyTo(set).plan();
+    }
+    return set;
   }
 
   private void look(Facts facts) {

@@ -51,6 +51,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.Function;
+import java.util.function.Supplier;
 
 /**
  * What planners do in an evening, at random: the same seed always does the same. An edit that the
@@ -104,9 +105,18 @@ public final class RandomEdits {
 
   /** Another edit that this plan takes. */
   public Edit next(Plan plan) {
+    return taken(plan, () -> one(kinds));
+  }
+
+  /** Another setting of some section, that this plan takes. */
+  public Edit nextOfSection(Plan plan) {
+    return taken(plan, () -> this::section);
+  }
+
+  private Edit taken(Plan plan, Supplier<Function<Plan, Edit>> kind) {
     for (int i = 0; i < MOST_TRIES; i++) {
       try {
-        Edit edit = one(kinds).apply(plan);
+        Edit edit = kind.get().apply(plan);
         edit.applyTo(plan);
         return edit;
       } catch (RefusedException e) {
