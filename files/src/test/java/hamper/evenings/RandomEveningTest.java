@@ -7,6 +7,7 @@ import hamper.check.Facts;
 import hamper.display.Plan;
 import hamper.edit.Edit;
 import hamper.edit.Restore;
+import hamper.edit.SplitSection;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
 import hamper.files.Json;
@@ -16,7 +17,11 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -101,5 +106,22 @@ class RandomEveningTest {
       plan = undo.pop().applyTo(plan).plan();
     }
     assertThat(plan.display()).isEqualTo(begin.display());
+  }
+
+  @Test
+  void everyKindOfEditIsAmongThem() throws IOException {
+    RandomEdits edits = new RandomEdits(5);
+    Plan plan = demo();
+    Set<Class<?>> kinds = new HashSet<>();
+    for (int i = 0; i < 700; i++) {
+      Edit edit = edits.next(plan);
+      kinds.add(edit.getClass());
+      if (edit instanceof SplitSection) {
+        plan = edit.applyTo(plan).plan(); // something to join again
+      }
+    }
+    List<Class<?>> all = new ArrayList<>(List.of(Edit.class.getPermittedSubclasses()));
+    all.remove(Restore.class); // the inverse of each
+    assertThat(kinds).containsExactlyInAnyOrderElementsOf(all);
   }
 }

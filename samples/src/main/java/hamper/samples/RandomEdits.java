@@ -2,7 +2,9 @@ package hamper.samples;
 
 import hamper.catalog.DeviceModel;
 import hamper.catalog.Gauge;
+import hamper.catalog.PixelType;
 import hamper.catalog.PortKind;
+import hamper.display.Accepted;
 import hamper.display.Conductor;
 import hamper.display.Controller;
 import hamper.display.DisplaySettings;
@@ -15,8 +17,11 @@ import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Prop;
 import hamper.display.Section;
+import hamper.display.Subnet;
 import hamper.display.Supply;
 import hamper.display.Zone;
+import hamper.edit.AcceptFinding;
+import hamper.edit.AddToCatalogue;
 import hamper.edit.DuplicateProp;
 import hamper.edit.Edit;
 import hamper.edit.ExchangeController;
@@ -30,10 +35,13 @@ import hamper.edit.PatchPieces;
 import hamper.edit.PutController;
 import hamper.edit.PutMainsCircuit;
 import hamper.edit.PutProps;
+import hamper.edit.PutSubnet;
 import hamper.edit.PutSupply;
 import hamper.edit.PutZone;
 import hamper.edit.RemoveController;
+import hamper.edit.RemoveMainsCircuit;
 import hamper.edit.RemoveProps;
+import hamper.edit.RemoveSubnet;
 import hamper.edit.RemoveSupply;
 import hamper.edit.RemoveZone;
 import hamper.edit.SetBox;
@@ -43,9 +51,12 @@ import hamper.edit.SetGap;
 import hamper.edit.SetJoint;
 import hamper.edit.SetMirror;
 import hamper.edit.SetMode;
+import hamper.edit.SetPiece;
 import hamper.edit.SetSection;
 import hamper.edit.SplitSection;
+import hamper.edit.Together;
 import hamper.edit.UnpatchPieces;
+import hamper.edit.WithdrawAcceptance;
 import hamper.value.RefusedException;
 import java.util.List;
 import java.util.Optional;
@@ -97,6 +108,14 @@ public final class RandomEdits {
           this::supply,
           this::removeSupply,
           this::mains,
+          this::removeMains,
+          this::rename,
+          this::subnet,
+          this::removeSubnet,
+          this::accept,
+          this::withdraw,
+          this::types,
+          this::together,
           this::settings);
 
   public RandomEdits(long seed) {
@@ -200,14 +219,25 @@ public final class RandomEdits {
   }
 
   private Edit join(Plan plan) {
-    PixelString string = string(plan);
-    return new JoinSections(string.id(), random.nextInt(string.sections().size()));
+    PixelString string = ofSections(plan);
+    return new JoinSections(string.id(), random.nextInt(string.sections().size() - 1));
   }
 
   private Edit boundary(Plan plan) {
-    PixelString string = string(plan);
+    PixelString string = ofSections(plan);
     return new MoveBoundary(
-        string.id(), random.nextInt(string.sections().size()), random.nextInt(9) - 4);
+        string.id(), random.nextInt(string.sections().size() - 1), 1 + random.nextInt(80));
+  }
+
+  /** A string of several sections. */
+  private PixelString ofSections(Plan plan) {
+    return one(
+        plan.display().props().stream()
+            .flatMap(prop -> prop.pieces().stream())
+            .filter(PixelString.class::isInstance)
+            .map(PixelString.class::cast)
+            .filter(string -> string.sections().size() > 1)
+            .toList());
   }
 
   private Edit patch(Plan plan) {
@@ -385,5 +415,74 @@ public final class RandomEdits {
         plan.display().name(),
         new DisplaySettings(
             1 + random.nextInt(20), 1 + random.nextInt(9), 25 + random.nextInt(30)));
+  }
+
+  private Edit removeMains(Plan plan) {
+    return new RemoveMainsCircuit(one(plan.display().power().mains()).id());
+  }
+
+  private Edit rename(Plan plan) {
+    PixelString old = string(plan);
+    return new SetPiece(
+        new PixelString(
+            old.id(),
+            "Line " + random.nextInt(1000),
+            old.pixelType(),
+            old.sections(),
+            old.dataIn(),
+            old.connector(),
+            random.nextInt(5),
+            old.wiring()));
+  }
+
+  private Edit subnet(Plan plan) {
+    Subnet like = one(plan.display().subnets());
+    return new PutSubnet(
+        new Subnet(
+            random.nextBoolean() ? like.id() : id(),
+            "Subnet " + random.nextInt(100),
+            like.network(),
+            like.prefix(),
+            Optional.empty(),
+            Optional.empty()));
+  }
+
+  private Edit removeSubnet(Plan plan) {
+    return new RemoveSubnet(one(plan.display().subnets()).id());
+  }
+
+  private Edit accept(Plan plan) {
+    return new AcceptFinding(
+        new Accepted("not-patched", "Prop %d".formatted(random.nextInt(9)), "It may be so"));
+  }
+
+  private Edit withdraw(Plan plan) {
+    Accepted one = one(plan.display().accepted());
+    return new WithdrawAcceptance(one.code(), one.message());
+  }
+
+  private Edit types(Plan plan) {
+    PixelType like = one(plan.catalog().pixelTypes());
+    PixelType own =
+        new PixelType(
+            id(),
+            "Own " + random.nextInt(1000),
+            like.chip(),
+            like.colourOrder(),
+            like.bits(),
+            like.bitRateKHz(),
+            like.resetMicros(),
+            like.headBits(),
+            like.tailBits(),
+            like.volts(),
+            like.leastVolts(),
+            like.fullMilliamps(),
+            like.idleMilliamps());
+    return new AddToCatalogue(List.of(), List.of(own));
+  }
+
+  private Edit together(Plan plan) {
+    Edit first = patch(plan);
+    return new Together("Two at once", List.of(first, gap(first.applyTo(plan).plan())));
   }
 }
