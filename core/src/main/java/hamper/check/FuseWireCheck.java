@@ -7,9 +7,11 @@ import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.Run;
 import hamper.display.Supply;
+import hamper.display.Wiring;
 import hamper.load.FeedLoad;
 import hamper.load.Island;
 import hamper.load.RunPower;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -59,28 +61,42 @@ final class FuseWireCheck implements Check {
         : feed.supply().map(Supply::amps);
   }
 
-  /** What the strings, plugs and cables of a part stand (A), without saying which of them. */
-  private static double least(Plan plan, Run run, Island island) {
-    double least = Double.MAX_VALUE;
+  /** A string of a part; its cable counts where it joins the string to the one before. */
+  private interface Link {
+    void of(PieceAt at, Leg leg, boolean joined);
+  }
+
+  private static void along(Plan plan, Run run, Island island, Link link) {
     int before = 0;
     List<PieceAt> hung = plan.piecesOf(run);
     for (int i = 0; i < hung.size(); i++) {
       Leg leg = run.legs().get(i);
-      PixelString string = hung.get(i).string();
       int from = before + 1;
-      before += leg.nullPixels() + string.places();
-      if (from < island.from() || before > island.to()) {
-        continue;
-      }
-      least = Math.min(least, string.wires().gaugeOrUsual().mostAmps());
-      if (string.wires().connectorAmps().isPresent()) {
-        least = Math.min(least, string.wires().connectorAmps().get());
-      }
-      if (from > island.from()) {
-        least = Math.min(least, leg.gaugeOrUsual().mostAmps());
+      before += leg.nullPixels() + hung.get(i).string().places();
+      if (from >= island.from() && before <= island.to()) {
+        link.of(hung.get(i), leg, from > island.from());
       }
     }
-    return least;
+  }
+
+  /** What the strings, plugs and cables of a part stand (A), without saying which of them. */
+  private static double least(Plan plan, Run run, Island island) {
+    double[] least = {Double.MAX_VALUE};
+    along(
+        plan,
+        run,
+        island,
+        (at, leg, joined) -> {
+          Wiring wires = at.string().wires();
+          least[0] = Math.min(least[0], wires.gaugeOrUsual().mostAmps());
+          if (wires.connectorAmps().isPresent()) {
+            least[0] = Math.min(least[0], wires.connectorAmps().get());
+          }
+          if (joined) {
+            least[0] = Math.min(least[0], leg.gaugeOrUsual().mostAmps());
+          }
+        });
+    return least[0];
   }
 
   /**
@@ -101,24 +117,18 @@ final class FuseWireCheck implements Check {
   }
 
   private static Optional<Weakest> weakest(Plan plan, Run run, Island island) {
-    Weakest weakest = null;
-    int before = 0;
-    List<PieceAt> hung = plan.piecesOf(run);
-    for (int i = 0; i < hung.size(); i++) {
-      Leg leg = run.legs().get(i);
-      PixelString string = hung.get(i).string();
-      int from = before + 1;
-      before += leg.nullPixels() + string.places();
-      if (from < island.from() || before > island.to()) {
-        continue;
-      }
-      Weakest own = ofString(hung.get(i));
-      weakest = weakest == null ? own : weakest.or(own);
-      if (from > island.from()) {
-        weakest = weakest.or(ofCable(leg));
-      }
-    }
-    return Optional.ofNullable(weakest);
+    List<Weakest> all = new ArrayList<>();
+    along(
+        plan,
+        run,
+        island,
+        (at, leg, joined) -> {
+          all.add(ofString(at));
+          if (joined) {
+            all.add(ofCable(leg));
+          }
+        });
+    return all.stream().reduce(Weakest::or);
   }
 
   private static Weakest ofString(PieceAt at) {
