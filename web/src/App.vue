@@ -9,6 +9,7 @@ import SaidLine from './shell/SaidLine.vue'
 import TopBar from './shell/TopBar.vue'
 import { useDisplay } from './state/display'
 import { useShell } from './state/shell'
+import { useSlow } from './parts/useSlow'
 import { useUndoKeys } from './shell/undoKeys'
 
 const display = useDisplay()
@@ -20,6 +21,7 @@ watchEffect(() => {
   document.title = display.view ? `${display.view.name} · Hamper` : 'Hamper'
 })
 useUndoKeys()
+const slow = useSlow(() => display.busy > 0)
 onMounted(() => display.start())
 </script>
 
@@ -29,6 +31,9 @@ onMounted(() => display.start())
       <AppRail />
       <div class="main">
         <TopBar />
+        <div class="working">
+          <v-progress-linear v-if="slow" indeterminate aria-label="Hamper is working" />
+        </div>
         <div class="below">
           <main class="place" :data-version="display.view?.version">
             <router-view v-if="display.view" />
@@ -55,6 +60,12 @@ onMounted(() => display.start())
   min-width: 0;
   display: flex;
   flex-direction: column;
+}
+/* over the edge, so that nothing moves when it comes */
+.working {
+  position: relative;
+  height: 0;
+  z-index: 3;
 }
 .below {
   flex: 1;

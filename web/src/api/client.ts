@@ -111,5 +111,4 @@ export const api = {
     post<RunView>(`/displays/${id}/power/run`, { port: at, edit }, signal),
   feedPlan: (id: string) => post<FeedPlanView>(`/displays/${id}/power/feeds`, {}),
   machineAdapters: () => ask<MachineAdapter[]>('/machine/adapters'),
-  events: (id: string) => new EventSource(`/api/displays/${id}/events`),
 }

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api, Problem } from '../api/client'
+import { follow, type News } from '../api/follow'
 import type {
   Controller,
   ControllerSettings,
@@ -48,7 +49,8 @@ export const useDisplay = defineStore('display', () => {
   const said = ref<Said>()
   const problem = shallowRef<Problem>()
   const busy = ref(0)
-  let events: EventSource | undefined
+  /** The newest version of each display that was heard of, also while it is being read. */
+  const heard = new Map<string, number>()
   /** Edits go one after another, so that each is made on the version before it. */
   let queue: Promise<unknown> = Promise.resolve()
 
@@ -110,19 +112,24 @@ export const useDisplay = defineStore('display', () => {
   async function open(id: string) {
     if (await refresh(id)) {
       localStorage.setItem('hamper.display', id)
-      follow(id)
     }
   }
 
   /** Looks at the whole display anew. */
   async function refresh(id: string): Promise<boolean> {
-    const whole = await attempt(() => api.display(id))
+    let whole = await attempt(() => api.display(id))
+    // a step that came while it was on its way may be missing
+    while (whole && whole.version < (heard.get(id) ?? 0)) {
+      heard.delete(id)
+      whole = await attempt(() => api.display(id))
+    }
     view.value = whole ?? view.value
     return whole !== undefined
   }
 
   /** Opens the display that was open last, or the first there is. */
   async function start() {
+    follow(hear)
     await loadList()
     const last = localStorage.getItem('hamper.display')
     const first = list.value.find((one) => one.id === last) ?? list.value[0]
@@ -131,18 +138,17 @@ export const useDisplay = defineStore('display', () => {
     }
   }
 
-  function follow(id: string) {
-    events?.close()
-    events = api.events(id)
-    events.addEventListener('delta', (event) => take(JSON.parse(event.data)))
-    let opened = false
-    events.addEventListener('open', () => {
-      // after a break the stream has a gap: look at everything again
-      if (opened) {
-        void refresh(id)
+  function hear(news: News) {
+    const now = view.value
+    if (news.type === 'delta') {
+      heard.set(news.display, news.delta.version)
+      if (news.display === now?.id) {
+        take(news.delta)
       }
-      opened = true
-    })
+    } else if (now && (news.type === 'lost' || news.versions[now.id] !== now.version)) {
+      // after a break the stream has a gap: look at everything again
+      void refresh(now.id)
+    }
   }
 
   function take(delta: Delta) {
@@ -186,7 +192,8 @@ export const useDisplay = defineStore('display', () => {
           said.value = { text: delta.moved || delta.label, canUndo }
           return delta
         } catch (error) {
-          if (error instanceof Problem && error.status === 409) {
+          // the display has moved on, or it is not known whether it has
+          if (error instanceof Problem && [409, 503].includes(error.status)) {
             await refresh(now.id)
           }
           throw error

@@ -6,6 +6,7 @@ import hamper.server.cli.ConfigureCommand;
 import hamper.server.cli.DemoCommand;
 import hamper.server.cli.ExportCommand;
 import hamper.server.cli.ImportCommand;
+import hamper.server.cli.RestoreCommand;
 import hamper.server.cli.ServeCommand;
 import hamper.server.cli.Trouble;
 import picocli.CommandLine;
@@ -24,7 +25,8 @@ import picocli.CommandLine.Command;
       AddressesCommand.class,
       ConfigureCommand.class,
       ImportCommand.class,
-      ExportCommand.class
+      ExportCommand.class,
+      RestoreCommand.class
     })
 public final class Hamper {
   /** Exit code: the input cannot be used. */

@@ -3,15 +3,20 @@ package hamper.server;
 import hamper.catalog.Catalog;
 import hamper.files.CatalogueFiles;
 import hamper.files.Json;
-import hamper.server.store.StoreFile;
+import hamper.server.store.CopyRounds;
+import hamper.server.store.DailyCopies;
+import hamper.server.store.DisplayStore;
+import hamper.server.store.Engine;
+import hamper.server.store.StoreException;
 import java.nio.file.Path;
-import java.util.LinkedHashMap;
+import java.time.Clock;
 import java.util.Map;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
+import org.springframework.context.support.GenericApplicationContext;
 
 /** The server: H2 file, REST API and the interface's files. */
 @SpringBootApplication
@@ -21,14 +26,42 @@ public class Server {
    *
    * @param port 0 for any free one
    * @param data the folder that holds the database; made where it is missing
+   * @throws StoreException where that folder cannot be used
    */
   public static ConfigurableApplicationContext start(int port, Path data) {
+    // before everything else: trouble with it is said at once, in one sentence
+    return start(port, Engine.open(data));
+  }
+
+  /**
+   * Starts it on a database that is open, which it closes when it ends.
+   *
+   * @param port 0 for any free one
+   */
+  public static ConfigurableApplicationContext start(int port, Engine engine) {
     SpringApplication application = new SpringApplication(Server.class);
-    Map<String, Object> properties = new LinkedHashMap<>();
-    properties.put("server.port", port);
-    properties.put("spring.datasource.url", StoreFile.url(data));
-    application.setDefaultProperties(properties);
-    return application.run();
+    application.setDefaultProperties(Map.of("server.port", port));
+    application.addInitializers(context -> register(engine, (GenericApplicationContext) context));
+    try {
+      return application.run();
+    } catch (RuntimeException e) {
+      engine.close();
+      throw e;
+    }
+  }
+
+  private static void register(Engine engine, GenericApplicationContext context) {
+    context.registerBean(Engine.class, () -> engine, bean -> bean.setLazyInit(false));
+  }
+
+  @Bean
+  DisplayStore store(Engine engine) {
+    return new DisplayStore(engine);
+  }
+
+  @Bean
+  CopyRounds copyRounds(Engine engine) {
+    return new CopyRounds(engine, new DailyCopies(engine, Clock.systemDefaultZone()));
   }
 
   @Bean

@@ -234,7 +234,7 @@ class ApiTest extends ApiCase {
 
   @Test
   void otherWindowsFollow() throws Exception {
-    HttpRequest request = HttpRequest.newBuilder(URI.create(server.base + path("/events"))).build();
+    HttpRequest request = HttpRequest.newBuilder(URI.create(server.base + "/api/events")).build();
     var stream = server.client().send(request, BodyHandlers.ofInputStream());
     try (BufferedReader lines =
         new BufferedReader(new InputStreamReader(stream.body(), StandardCharsets.UTF_8))) {
@@ -243,7 +243,8 @@ class ApiTest extends ApiCase {
         line = lines.readLine();
       }
       edit(1, patch("dinghy-red-1", 12));
-      while (!line.startsWith("data:{\"fromVersion\":1,\"version\":2")) {
+      while (!line.startsWith(
+          "data:{\"display\":\"" + display + "\",\"delta\":{\"fromVersion\":1,\"version\":2")) {
         line = lines.readLine();
       }
       assertThat(line).contains("Patch Red dinghy to K1-12");

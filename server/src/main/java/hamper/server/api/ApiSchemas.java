@@ -10,6 +10,7 @@ import hamper.display.SerialDimmer;
 import hamper.display.StripDecoder;
 import hamper.display.Wall;
 import hamper.edit.Edit;
+import hamper.server.store.DisplayStore;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
@@ -35,7 +36,7 @@ class ApiSchemas implements OpenApiCustomizer {
           DisplayView.class,
           Delta.class,
           Preview.class,
-          DisplaysController.Listed.class,
+          DisplayStore.Listed.class,
           DisplaysController.NewDisplay.class,
           DisplaysController.EditRequest.class,
           DisplaysController.PreviewRequest.class,

@@ -7,7 +7,7 @@ import hamper.edit.Edit;
 import hamper.files.DisplayFile;
 import hamper.server.live.DemoDisplay;
 import hamper.server.live.Displays;
-import hamper.server.live.LiveDisplay;
+import hamper.server.store.DisplayStore.Listed;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletRequest;
@@ -15,7 +15,6 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -23,37 +22,20 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
-/** Displays: list, open, import, edit, undo, preview, follow. */
+/** Displays: list, open, import, edit, undo, preview. */
 @RestController
 @RequestMapping("/api/displays")
 @Tag(name = "displays")
 class DisplaysController {
   private final Displays displays;
   private final Catalog catalog;
-  private final DisplayEvents events;
   private final Publisher publisher;
 
-  DisplaysController(
-      Displays displays, Catalog catalog, DisplayEvents events, Publisher publisher) {
+  DisplaysController(Displays displays, Catalog catalog, Publisher publisher) {
     this.displays = displays;
     this.catalog = catalog;
-    this.events = events;
     this.publisher = publisher;
-  }
-
-  /** A display in a list. */
-  record Listed(String id, String name, int version, int props, int controllers) {
-    static Listed of(LiveDisplay live) {
-      Display display = live.look().facts().plan().display();
-      return new Listed(
-          live.id(),
-          display.name(),
-          live.look().version(),
-          display.props().size(),
-          display.controllers().size());
-    }
   }
 
   /**
@@ -79,7 +61,7 @@ class DisplaysController {
   @GetMapping
   @Operation(summary = "All displays, by name")
   List<Listed> all() {
-    return displays.all().stream().map(Listed::of).toList();
+    return displays.list();
   }
 
   @PostMapping
@@ -92,14 +74,14 @@ class DisplaysController {
             .map(id -> displays.get(id).look().facts().plan().display())
             .map(of -> of.withNameAndSettings(request.name(), of.settings()))
             .orElseGet(() -> Display.empty(request.name()));
-    return Listed.of(displays.add(begun));
+    return displays.add(begun);
   }
 
   @PostMapping("/demo")
   @ResponseStatus(HttpStatus.CREATED)
   @Operation(summary = "Add the demo display, Saltmarsh Quay")
   Listed demo() {
-    return Listed.of(displays.add(DemoDisplay.read(catalog)));
+    return displays.add(DemoDisplay.read(catalog));
   }
 
   @PostMapping("/import")
@@ -107,7 +89,7 @@ class DisplaysController {
   @Operation(summary = "Add a display from a display file, sent as the body")
   Listed importFile(HttpServletRequest request) throws IOException {
     Plan plan = DisplayFile.read(Bodies.file(request), catalog);
-    return Listed.of(displays.add(plan.display()));
+    return displays.add(plan.display());
   }
 
   @GetMapping("/{id}")
@@ -119,30 +101,25 @@ class DisplaysController {
   @PostMapping("/{id}/edits")
   @Operation(summary = "Make an edit; answers what changed")
   Delta edit(@PathVariable String id, @RequestBody EditRequest request) {
-    return publisher.publish(id, live -> live.edit(request.version(), request.edit()));
+    return publisher.publish(
+        id, (live, before) -> live.edit(request.version(), request.edit(), before));
   }
 
   @PostMapping("/{id}/undo")
   @Operation(summary = "Take the latest edit back")
   Delta undo(@PathVariable String id, @RequestBody VersionRequest request) {
-    return publisher.publish(id, live -> live.undo(request.version()));
+    return publisher.publish(id, (live, before) -> live.undo(request.version(), before));
   }
 
   @PostMapping("/{id}/redo")
   @Operation(summary = "Do the latest undone edit again")
   Delta redo(@PathVariable String id, @RequestBody VersionRequest request) {
-    return publisher.publish(id, live -> live.redo(request.version()));
+    return publisher.publish(id, (live, before) -> live.redo(request.version(), before));
   }
 
   @PostMapping("/{id}/preview")
   @Operation(summary = "What an edit would do; nothing is kept")
   Preview preview(@PathVariable String id, @RequestBody PreviewRequest request) {
     return Deltas.preview(displays.get(id).look().facts(), request.edit());
-  }
-
-  @GetMapping(path = "/{id}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-  @Operation(summary = "Follow what other windows do")
-  SseEmitter follow(@PathVariable String id) {
-    return events.open(displays.get(id).id());
   }
 }

@@ -4,6 +4,8 @@ import hamper.files.BadFileException;
 import hamper.files.Refusals;
 import hamper.server.live.NoSuchDisplayException;
 import hamper.server.live.StaleVersionException;
+import hamper.server.live.UnreadableDisplayException;
+import hamper.server.store.StorageFailedException;
 import hamper.value.RefusedException;
 import java.util.List;
 import java.util.Map;
@@ -56,6 +58,41 @@ class Problems {
   @ExceptionHandler
   ProblemDetail unknown(NoSuchDisplayException e) {
     return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail unreadable(UnreadableDisplayException e) {
+    return problem(
+        HttpStatus.UNPROCESSABLE_CONTENT, "This display cannot be opened", e.getMessage());
+  }
+
+  /** The disk or the engine: nobody's request is wrong, and the same one may go through later. */
+  @ExceptionHandler
+  ProblemDetail failed(StorageFailedException e) {
+    boolean unknown = e.outcome() == StorageFailedException.Outcome.UNKNOWN;
+    ProblemDetail problem =
+        problem(
+            HttpStatus.SERVICE_UNAVAILABLE,
+            unknown
+                ? "It is not known whether this was stored"
+                : "Nothing was stored, nothing can be stored now",
+            e.getMessage() + ". Hamper tries again with the next change");
+    problem.setProperty("outcome", e.outcome().name());
+    return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail tooMany(Followers.TooManyException e) {
+    return problem(HttpStatus.TOO_MANY_REQUESTS, "Too many windows", e.getMessage());
+  }
+
+  /** Numbers that each are allowed, and together are more than can be counted. */
+  @ExceptionHandler
+  ProblemDetail tooLarge(ArithmeticException e) {
+    return problem(
+        HttpStatus.UNPROCESSABLE_CONTENT,
+        "Refused",
+        "The numbers are too large together to be worked out; choose smaller ones");
   }
 
   @ExceptionHandler

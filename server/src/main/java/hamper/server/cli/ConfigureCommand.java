@@ -7,7 +7,6 @@ import hamper.config.SendList;
 import hamper.files.ConfigurationFiles;
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
@@ -37,7 +36,7 @@ public final class ConfigureCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     Facts facts = input.read();
-    Files.createDirectories(out);
+    OutputFile.makeFolder(out);
     PrintWriter told = spec.commandLine().getOut();
     for (Configuration configuration : facts.configurations()) {
       write(
@@ -62,7 +61,7 @@ public final class ConfigureCommand implements Callable<Integer> {
 
   private void write(PrintWriter told, String name, String content) throws IOException {
     Path file = out.resolve(name);
-    Files.write(file, ConfigurationFiles.bytes(content));
+    OutputFile.write(file, ConfigurationFiles.bytes(content));
     told.println(file);
   }
 }

@@ -20,7 +20,7 @@ public final class DemoCommand extends ServeCommand {
   /** The demo is added once; what somebody did to it stays. */
   @Override
   protected void prepare(Displays displays, Catalog catalog) {
-    if (displays.all().isEmpty()) {
+    if (displays.list().isEmpty()) {
       displays.add(DemoDisplay.read(catalog));
     }
   }

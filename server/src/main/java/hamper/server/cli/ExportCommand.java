@@ -2,10 +2,11 @@ package hamper.server.cli;
 
 import hamper.files.DisplayFile;
 import hamper.server.store.DisplayStore;
-import hamper.server.store.DisplayStore.Stored;
+import hamper.server.store.DisplayStore.Listed;
+import hamper.server.store.Engine;
 import java.io.IOException;
+import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -31,33 +32,33 @@ public final class ExportCommand implements Callable<Integer> {
   @Option(names = "--out", paramLabel = "FILE", description = "the file (default: standard output)")
   private Optional<Path> out;
 
-  @Mixin private DataFolder data;
+  @Mixin private DataOption data;
   @Spec private CommandSpec spec;
 
   @Override
   public Integer call() throws IOException {
-    DisplayStore store = data.open();
-    List<Stored> displays = store.ids().stream().map(store::read).toList();
-    var told = spec.commandLine().getOut();
-    if (name.isEmpty()) {
-      displays.forEach(one -> told.printf("%s  %s%n", one.id(), one.display().name()));
+    try (Engine engine = data.openExisting()) {
+      DisplayStore store = new DisplayStore(engine);
+      PrintWriter told = spec.commandLine().getOut();
+      if (name.isEmpty()) {
+        store.list().forEach(one -> told.printf("%s  %s%n", one.id(), one.name()));
+      } else {
+        byte[] bytes = DisplayFile.write(store.read(only(store.list()).id()).display());
+        if (out.isPresent()) {
+          OutputFile.write(out.get(), bytes);
+        } else {
+          told.print(new String(bytes, StandardCharsets.UTF_8));
+        }
+      }
       told.flush();
       return 0;
     }
-    byte[] bytes = DisplayFile.write(only(displays).display());
-    if (out.isPresent()) {
-      Files.write(out.get(), bytes);
-    } else {
-      told.print(new String(bytes, StandardCharsets.UTF_8));
-      told.flush();
-    }
-    return 0;
   }
 
-  private Stored only(List<Stored> displays) {
-    List<Stored> meant =
+  private Listed only(List<Listed> displays) {
+    List<Listed> meant =
         displays.stream()
-            .filter(one -> one.id().equals(name.get()) || one.display().name().equals(name.get()))
+            .filter(one -> one.id().equals(name.get()) || one.name().equals(name.get()))
             .toList();
     if (meant.size() != 1) {
       throw new Trouble(

@@ -1,6 +1,8 @@
 package hamper.server.cli;
 
 import hamper.display.Display;
+import hamper.server.store.DisplayStore;
+import hamper.server.store.Engine;
 import java.io.IOException;
 import java.util.UUID;
 import java.util.concurrent.Callable;
@@ -16,14 +18,16 @@ import picocli.CommandLine.Spec;
     description = "Add a display file to the displays of a data folder. The server must not run.")
 public final class ImportCommand implements Callable<Integer> {
   @Mixin private InputFile input;
-  @Mixin private DataFolder data;
+  @Mixin private DataOption data;
   @Spec private CommandSpec spec;
 
   @Override
   public Integer call() throws IOException {
     Display display = input.read().plan().display();
     String id = UUID.randomUUID().toString();
-    data.open().add(id, display);
+    try (Engine engine = data.open()) {
+      new DisplayStore(engine).add(id, display);
+    }
     spec.commandLine().getOut().printf("%s  %s%n", id, display.name());
     spec.commandLine().getOut().flush();
     return 0;

@@ -16,12 +16,17 @@ final class InputFile {
 
   Facts read() throws IOException {
     if (!Files.isRegularFile(file)) {
-      throw new Trouble("%s: there is no such file".formatted(file));
+      throw new Trouble(
+          Files.exists(file)
+              ? "%s: it is not a file".formatted(file)
+              : "%s: there is no such file".formatted(file));
     }
     try (InputStream in = Files.newInputStream(file)) {
       // one byte more than is allowed is enough to refuse it
       byte[] bytes = in.readNBytes(DisplayFile.MOST_BYTES + 1);
       return Facts.of(DisplayFile.read(bytes, CatalogueFiles.shipped()));
+    } catch (IOException e) {
+      throw Trouble.of(file, e);
     }
   }
 }

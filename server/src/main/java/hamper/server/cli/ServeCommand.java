@@ -3,15 +3,15 @@ package hamper.server.cli;
 import hamper.catalog.Catalog;
 import hamper.server.Server;
 import hamper.server.live.Displays;
-import hamper.server.store.StoreFile;
+import hamper.server.store.CopyRounds;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.net.BindException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
-import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.concurrent.Callable;
 import org.springframework.context.ConfigurableApplicationContext;
 import picocli.CommandLine.Command;
@@ -28,6 +28,9 @@ public class ServeCommand implements Callable<Integer> {
   /** Not an exit code: the server goes on. */
   public static final int RUNNING = -1;
 
+  /** How often it is looked whether the day has its copy; also how soon after the start. */
+  private static final Duration COPY_ROUND = Duration.ofSeconds(30);
+
   @Option(names = "--port", description = "to listen on (default: ${DEFAULT-VALUE})")
   private int port = 8080;
 
@@ -40,7 +43,6 @@ public class ServeCommand implements Callable<Integer> {
   public Integer call() throws IOException {
     checkPort();
     Path folder = data == null ? defaultData() : data;
-    Files.createDirectories(folder);
     ConfigurableApplicationContext context = start(folder);
     PrintWriter out = spec.commandLine().getOut();
     out.printf(
@@ -59,19 +61,13 @@ public class ServeCommand implements Callable<Integer> {
   protected void prepare(Displays displays, Catalog catalog) throws IOException {}
 
   private ConfigurableApplicationContext start(Path folder) throws IOException {
-    try {
-      ConfigurableApplicationContext context = Server.start(port, folder);
-      Displays displays = context.getBean(Displays.class);
-      // opens the database now, so that trouble with it is said now
-      displays.all();
-      prepare(displays, context.getBean(Catalog.class));
-      return context;
-    } catch (RuntimeException e) {
-      if (StoreFile.saysInUse(e)) {
-        throw DataFolder.inUse(folder);
-      }
-      throw e;
-    }
+    ConfigurableApplicationContext context = Server.start(port, folder);
+    Displays displays = context.getBean(Displays.class);
+    // trouble with any of them is said now; the others can be worked on
+    displays.openAll().forEach(spec.commandLine().getErr()::println);
+    prepare(displays, context.getBean(Catalog.class));
+    context.getBean(CopyRounds.class).begin(COPY_ROUND);
+    return context;
   }
 
   private void checkPort() throws IOException {

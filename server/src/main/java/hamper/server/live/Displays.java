@@ -2,8 +2,10 @@ package hamper.server.live;
 
 import hamper.catalog.Catalog;
 import hamper.display.Display;
-import hamper.display.Plan;
 import hamper.server.store.DisplayStore;
+import hamper.server.store.DisplayStore.Listed;
+import hamper.server.store.StorageFailedException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -22,30 +24,51 @@ public class Displays {
     this.catalog = catalog;
   }
 
-  /** All of them, by name. */
-  public List<LiveDisplay> all() {
-    return store.ids().stream().map(this::get).toList();
+  /** All of them, by name; none is opened for it. */
+  public List<Listed> list() {
+    return store.list();
+  }
+
+  /** Opens all of them, so that trouble is told now; answers it, a sentence each. */
+  public List<String> openAll() {
+    List<String> trouble = new ArrayList<>();
+    for (Listed one : list()) {
+      try {
+        get(one.id());
+      } catch (UnreadableDisplayException e) {
+        trouble.add(e.getMessage());
+      }
+    }
+    return trouble;
   }
 
   /**
    * @throws NoSuchDisplayException where there is none
+   * @throws UnreadableDisplayException where what is stored of it makes no display
    */
   public LiveDisplay get(String id) {
     return live.computeIfAbsent(id, this::open);
   }
 
   /** Adds a display under a new id. */
-  public LiveDisplay add(Display display) {
+  public Listed add(Display display) {
     String id = UUID.randomUUID().toString();
     store.add(id, display);
-    return get(id);
+    return listed(id);
+  }
+
+  private Listed listed(String id) {
+    return store.find(id).orElseThrow(() -> new NoSuchDisplayException("display", id));
   }
 
   private LiveDisplay open(String id) {
-    if (!store.ids().contains(id)) {
-      throw new NoSuchDisplayException("display", id);
+    Listed listed = listed(id);
+    try {
+      return LiveDisplay.open(id, store, catalog);
+    } catch (StorageFailedException e) {
+      throw e;
+    } catch (RuntimeException e) {
+      throw new UnreadableDisplayException(listed.name(), e);
     }
-    DisplayStore.Stored stored = store.read(id);
-    return new LiveDisplay(id, store, new Plan(stored.display(), catalog), stored.version());
   }
 }

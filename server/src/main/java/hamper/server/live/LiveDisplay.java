@@ -1,12 +1,15 @@
 package hamper.server.live;
 
+import hamper.catalog.Catalog;
 import hamper.check.Facts;
 import hamper.display.Plan;
 import hamper.edit.Edit;
 import hamper.server.store.DisplayStore;
 import hamper.server.store.LogEntry;
+import hamper.server.store.StorageFailedException;
 import hamper.value.RefusedException;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -14,26 +17,56 @@ import java.util.Optional;
  * after another.
  */
 public final class LiveDisplay {
+  /** Most steps that a refusal for an old version names, the latest. */
+  private static final int MOST_TOLD = 20;
+
   private final String id;
   private final DisplayStore store;
-  private final UndoLine undoLine = new UndoLine();
+  private final Catalog catalog;
+  private UndoLine undoLine;
   private Facts facts;
   private int version;
 
-  LiveDisplay(String id, DisplayStore store, Plan plan, int version) {
+  /** Whether the store failed in the middle of a step, so that the file may be one further. */
+  private boolean uncertain;
+
+  private LiveDisplay(String id, DisplayStore store, Catalog catalog) {
     this.id = id;
     this.store = store;
-    this.facts = Facts.of(plan);
-    this.version = version;
-    store.log(id).forEach(undoLine::follow);
+    this.catalog = catalog;
+    read();
+  }
+
+  static LiveDisplay open(String id, DisplayStore store, Catalog catalog) {
+    return new LiveDisplay(id, store, catalog);
+  }
+
+  private void read() {
+    DisplayStore.Stored stored = store.read(id);
+    UndoLine line = new UndoLine();
+    store.log(id).forEach(line::follow);
+    facts = Facts.of(new Plan(stored.display(), catalog));
+    version = stored.version();
+    undoLine = line;
+    uncertain = false;
   }
 
   public String id() {
     return id;
   }
 
-  /** A consistent look: facts, version and what undo would do. */
+  /**
+   * A consistent look: facts, version and what undo would do. While the disk cannot be read it is
+   * what was last known to be stored.
+   */
   public synchronized Look look() {
+    if (uncertain) {
+      try {
+        read();
+      } catch (StorageFailedException e) {
+        // looking goes on; the next edit says what is wrong
+      }
+    }
     return new Look(
         facts,
         version,
@@ -45,40 +78,47 @@ public final class LiveDisplay {
   public record Look(
       Facts facts, int version, Optional<String> undoLabel, Optional<String> redoLabel) {}
 
+  /** What is made of a step before it is stored; where that fails, nothing is stored. */
+  public interface Before {
+    void storing(Facts before, Facts after);
+  }
+
   /**
    * @throws StaleVersionException where the edit was made on an older version
    * @throws RefusedException where it cannot be
+   * @throws StorageFailedException where it is not known to be stored
    */
-  public synchronized Step edit(int madeOn, Edit edit) {
+  public synchronized Step edit(int madeOn, Edit edit, Before before) {
     checkVersion(madeOn);
-    return apply(edit, LogEntry.Kind.EDIT, edit.label(facts.plan()));
+    return apply(edit, LogEntry.Kind.EDIT, edit.label(facts.plan()), before);
   }
 
   /** Takes the latest edit back. */
-  public synchronized Step undo(int madeOn) {
+  public synchronized Step undo(int madeOn, Before before) {
     checkVersion(madeOn);
-    return again(undoLine.nextUndo(), LogEntry.Kind.UNDO, "undo");
+    return again(undoLine.nextUndo(), LogEntry.Kind.UNDO, before);
   }
 
   /** Does the latest undone edit again. */
-  public synchronized Step redo(int madeOn) {
+  public synchronized Step redo(int madeOn, Before before) {
     checkVersion(madeOn);
-    return again(undoLine.nextRedo(), LogEntry.Kind.REDO, "redo");
+    return again(undoLine.nextRedo(), LogEntry.Kind.REDO, before);
   }
 
-  private Step again(Optional<LogEntry.Head> head, LogEntry.Kind kind, String verb) {
+  private Step again(Optional<LogEntry.Head> head, LogEntry.Kind kind, Before before) {
+    String verb = kind.name().toLowerCase(Locale.ROOT);
     LogEntry.Head line =
         head.orElseThrow(
             () -> new RefusedException(verb, "nothing", "there is nothing to " + verb));
-    return apply(store.inverse(id, line.version()), kind, line.label());
+    return apply(store.inverse(id, line.version()), kind, line.label(), before);
   }
 
-  private Step apply(Edit edit, LogEntry.Kind kind, String label) {
+  private Step apply(Edit edit, LogEntry.Kind kind, String label, Before before) {
     Plan plan = facts.plan();
     Edit.Applied applied = edit.applyTo(plan);
     Facts after = facts.with(applied.plan());
-    LogEntry entry = new LogEntry(version + 1, kind, label, edit, applied.inverse());
-    store.save(id, plan.display(), applied.plan().display(), entry);
+    before.storing(facts, after);
+    save(plan, applied, new LogEntry(version + 1, kind, label, edit, applied.inverse()));
     Step step = new Step(version, version + 1, label, facts, after);
     facts = after;
     version++;
@@ -86,11 +126,22 @@ public final class LiveDisplay {
     return step;
   }
 
+  private void save(Plan plan, Edit.Applied applied, LogEntry entry) {
+    try {
+      store.save(id, plan.display(), applied.plan().display(), entry);
+    } catch (StorageFailedException e) {
+      uncertain = true;
+      throw e;
+    }
+  }
+
   private void checkVersion(int madeOn) {
+    if (uncertain) {
+      read();
+    }
     if (madeOn != version) {
       List<String> since =
-          store.log(id).stream()
-              .filter(line -> line.version() > madeOn)
+          store.log(id, Math.max(madeOn, version - MOST_TOLD)).stream()
               .map(
                   line -> line.kind() == LogEntry.Kind.UNDO ? "undo " + line.label() : line.label())
               .toList();

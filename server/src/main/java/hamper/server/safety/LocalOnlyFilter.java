@@ -7,6 +7,9 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.URI;
 import java.util.Set;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.InvalidMediaTypeException;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -30,14 +33,30 @@ class LocalOnlyFilter extends OncePerRequestFilter {
     response.setHeader("Content-Security-Policy", POLICY);
     response.setHeader("X-Content-Type-Options", "nosniff");
     response.setHeader("Referrer-Policy", "no-referrer");
+    if (request.getRequestURI().startsWith("/api")) {
+      response.setHeader("Cache-Control", "no-store");
+    }
     String host = request.getHeader("Host");
     if (host == null || !LOCAL.contains(withoutPort(host))) {
-      response.sendError(421, "Hamper answers on localhost only");
+      Refusal.write(response, HttpStatus.MISDIRECTED_REQUEST, "Hamper answers on localhost only");
     } else if (!SAFE.contains(request.getMethod()) && fromElsewhere(request, host)) {
-      response.sendError(
-          HttpServletResponse.SC_FORBIDDEN, "Changes are taken from Hamper's own pages only");
+      Refusal.write(
+          response, HttpStatus.FORBIDDEN, "Changes are taken from Hamper's own pages only");
+    } else if (!saysWhatItSends(request.getContentType())) {
+      Refusal.write(
+          response,
+          HttpStatus.UNSUPPORTED_MEDIA_TYPE,
+          "The content type is none; send application/json, or a file as application/octet-stream");
     } else {
       chain.doFilter(request, response);
+    }
+  }
+
+  private static boolean saysWhatItSends(String contentType) {
+    try {
+      return contentType == null || MediaType.parseMediaType(contentType).isConcrete();
+    } catch (InvalidMediaTypeException e) {
+      return false;
     }
   }
 

@@ -4,37 +4,84 @@ import hamper.display.Display;
 import hamper.edit.Edit;
 import hamper.edit.Restore;
 import hamper.files.Json;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.List;
-import javax.sql.DataSource;
-import org.springframework.boot.sql.init.dependency.DependsOnDatabaseInitialization;
+import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.stereotype.Repository;
+import org.springframework.jdbc.datasource.DataSourceTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Displays and their edit logs in H2. What a method has answered survives the loss of power. */
-@Repository
-@DependsOnDatabaseInitialization
-public class DisplayStore {
+/**
+ * Displays and their edit logs in H2. What a method has answered survives the loss of power; where
+ * the disk or the engine fails, each throws {@link StorageFailedException}.
+ */
+public final class DisplayStore {
   /** A display as it stands. */
   public record Stored(String id, int version, Display display) {}
 
+  /**
+   * A display in a list.
+   *
+   * @param props how many
+   * @param controllers how many
+   */
+  public record Listed(String id, String name, int version, int props, int controllers) {}
+
+  private static final String LIST =
+      """
+      select id, name, version,
+        (select count(*) from prop where display_id = display.id) as props,
+        (select count(*) from controller where display_id = display.id) as controllers
+      from display
+      """;
+
+  private final Engine engine;
   private final JdbcClient db;
   private final TransactionTemplate transaction;
   private final DisplayWriter writer;
 
-  public DisplayStore(DataSource source, TransactionTemplate transaction) {
-    this.db = JdbcClient.create(source);
-    this.transaction = transaction;
-    this.writer = new DisplayWriter(new JdbcTemplate(source));
+  public DisplayStore(Engine engine) {
+    this.engine = engine;
+    this.db = JdbcClient.create(engine.source());
+    this.transaction = new TransactionTemplate(new DataSourceTransactionManager(engine.source()));
+    this.writer = new DisplayWriter(new JdbcTemplate(engine.source()));
   }
 
-  /** The ids of all displays, by name. */
-  public List<String> ids() {
-    return db.sql("select id from display order by name, id").query(String.class).list();
+  /** All displays, by name. */
+  public List<Listed> list() {
+    return engine.read(
+        () -> db.sql(LIST + " order by name, id").query(DisplayStore::listed).list());
   }
 
+  /** One of them. */
+  public Optional<Listed> find(String id) {
+    return engine.read(
+        () ->
+            db.sql(LIST + " where id = :id")
+                .param("id", id)
+                .query(DisplayStore::listed)
+                .optional());
+  }
+
+  private static Listed listed(ResultSet row, int n) throws SQLException {
+    return new Listed(
+        row.getString("id"),
+        row.getString("name"),
+        row.getInt("version"),
+        row.getInt("props"),
+        row.getInt("controllers"));
+  }
+
+  /**
+   * @throws UnreadableDisplayException where rows of it make no display
+   */
   public Stored read(String id) {
+    return engine.read(() -> readNow(id));
+  }
+
+  private Stored readNow(String id) {
     int version =
         db.sql("select version from display where id = :id")
             .param("id", id)
@@ -45,8 +92,8 @@ public class DisplayStore {
 
   /** Adds a display, at version 1. */
   public void add(String id, Display display) {
-    transaction.executeWithoutResult(
-        status -> {
+    safely(
+        () -> {
           writeDisplay(
               "insert into display (version, name, first_universe, universe_stride,"
                   + " frames_per_second, id) values (?, ?, ?, ?, ?, ?)",
@@ -55,13 +102,12 @@ public class DisplayStore {
               display);
           writer.write(id, Display.empty(display.name()), display);
         });
-    sync();
   }
 
   /** Writes what an edit changed, and its line in the log, in one transaction. */
   public void save(String id, Display before, Display after, LogEntry entry) {
-    transaction.executeWithoutResult(
-        status -> {
+    safely(
+        () -> {
           writeDisplay(
               "update display set version = ?, name = ?, first_universe = ?, universe_stride = ?,"
                   + " frames_per_second = ? where id = ?",
@@ -82,31 +128,43 @@ public class DisplayStore {
               .param("inverse", Json.MAPPER.writeValueAsString(entry.inverse()))
               .update();
         });
-    sync();
   }
 
   /** The log's lines without their contents, oldest first. */
   public List<LogEntry.Head> log(String id) {
-    return db.sql(
-            "select version, kind, label from edit_log where display_id = :id order by version")
-        .param("id", id)
-        .query(
-            (row, n) ->
-                new LogEntry.Head(
-                    row.getInt("version"),
-                    LogEntry.Kind.valueOf(row.getString("kind")),
-                    row.getString("label")))
-        .list();
+    return log(id, 0);
+  }
+
+  /** Those that led to a version later than this one. */
+  public List<LogEntry.Head> log(String id, int after) {
+    return engine.read(
+        () ->
+            db.sql(
+                    """
+                    select version, kind, label from edit_log
+                    where display_id = :id and version > :after order by version
+                    """)
+                .param("id", id)
+                .param("after", after)
+                .query(
+                    (row, n) ->
+                        new LogEntry.Head(
+                            row.getInt("version"),
+                            LogEntry.Kind.valueOf(row.getString("kind")),
+                            row.getString("label")))
+                .list());
   }
 
   /** What takes one line of the log back. */
   public Restore inverse(String id, int version) {
     String json =
-        db.sql("select inverse from edit_log where display_id = :id and version = :version")
-            .param("id", id)
-            .param("version", version)
-            .query(String.class)
-            .single();
+        engine.read(
+            () ->
+                db.sql("select inverse from edit_log where display_id = :id and version = :version")
+                    .param("id", id)
+                    .param("version", version)
+                    .query(String.class)
+                    .single());
     return Json.MAPPER.readValue(json, Restore.class);
   }
 
@@ -122,8 +180,12 @@ public class DisplayStore {
         .update();
   }
 
-  /** Forces what was committed onto the disk before anybody is told that it is safe. */
-  private void sync() {
-    db.sql("checkpoint sync").update();
+  /** One transaction, forced onto the disk before anybody is told that it is safe. */
+  private void safely(Runnable changes) {
+    engine.write(
+        () -> {
+          transaction.executeWithoutResult(status -> changes.run());
+          db.sql("checkpoint sync").update();
+        });
   }
 }

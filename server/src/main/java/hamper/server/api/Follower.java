@@ -1,0 +1,105 @@
+package hamper.server.api;
+
+import java.io.IOException;
+import java.util.ArrayDeque;
+import java.util.Queue;
+import java.util.concurrent.Executor;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter.SseEventBuilder;
+
+/**
+ * One window's stream. What it is told waits in a line of its own, so that a window that does not
+ * read holds up nobody but itself; when too much waits, it is let go, and looks anew when it comes
+ * back.
+ */
+final class Follower {
+  /** Most messages that wait for one window. */
+  private static final int MOST_WAITING = 200;
+
+  private final SseEmitter emitter;
+  private final Executor senders;
+  private final Consumer<Follower> leave;
+  private final Queue<Supplier<SseEventBuilder>> waiting = new ArrayDeque<>();
+  private boolean sending;
+  private boolean gone;
+
+  /**
+   * @param leave told once, when the window has gone or is let go
+   */
+  Follower(SseEmitter emitter, Executor senders, Consumer<Follower> leave) {
+    this.emitter = emitter;
+    this.senders = senders;
+    this.leave = leave;
+    emitter.onCompletion(this::gone);
+    emitter.onError(e -> gone());
+    emitter.onTimeout(this::letGo);
+  }
+
+  SseEmitter emitter() {
+    return emitter;
+  }
+
+  /** Puts a message into its line; never waits, never fails. */
+  void tell(Supplier<SseEventBuilder> message) {
+    if (!take(message)) {
+      letGo();
+    }
+  }
+
+  private synchronized boolean take(Supplier<SseEventBuilder> message) {
+    if (gone) {
+      return true;
+    }
+    if (waiting.size() == MOST_WAITING) {
+      return false;
+    }
+    waiting.add(message);
+    if (!sending) {
+      sending = true;
+      senders.execute(this::send);
+    }
+    return true;
+  }
+
+  private void send() {
+    try {
+      for (var message = next(); message != null; message = next()) {
+        emitter.send(message.get());
+      }
+    } catch (IOException | RuntimeException e) {
+      letGo();
+    }
+  }
+
+  private synchronized Supplier<SseEventBuilder> next() {
+    var message = waiting.poll();
+    sending = message != null;
+    return message;
+  }
+
+  /** Ends the stream; in a thread of its own, for a send that hangs may hold it. */
+  private void letGo() {
+    gone();
+    senders.execute(
+        () -> {
+          try {
+            emitter.complete();
+          } catch (RuntimeException e) {
+            // it has ended already
+          }
+        });
+  }
+
+  private void gone() {
+    synchronized (this) {
+      if (gone) {
+        return;
+      }
+      gone = true;
+      waiting.clear();
+    }
+    leave.accept(this);
+  }
+}

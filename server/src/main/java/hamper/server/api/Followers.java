@@ -1,0 +1,102 @@
+package hamper.server.api;
+
+import hamper.files.Json;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter.SseEventBuilder;
+
+/** Windows that follow what others do, by server-sent events; one stream serves all displays. */
+@Component
+class Followers implements DisposableBean {
+  private static final Logger LOG = LoggerFactory.getLogger(Followers.class);
+
+  /** Most streams at once; the windows of one browser share one. */
+  static final int MOST = 100;
+
+  /** How often a quiet stream says that it lives, which also shows who has gone (s). */
+  private static final int BEAT = 15;
+
+  private final Set<Follower> all = ConcurrentHashMap.newKeySet();
+  private final ExecutorService senders = Executors.newCachedThreadPool(Followers::thread);
+  private final ScheduledExecutorService heart =
+      Executors.newSingleThreadScheduledExecutor(Followers::thread);
+
+  Followers() {
+    heart.scheduleWithFixedDelay(this::beat, BEAT, BEAT, TimeUnit.SECONDS);
+  }
+
+  /** What a stream begins with: who has an older version looks anew. */
+  record Hello(Map<String, Integer> versions) {}
+
+  /** A step of one display. */
+  record Told(String display, Delta delta) {}
+
+  /**
+   * @param hello is asked for once the window cannot miss a step any more
+   * @throws TooManyException where there are as many as are served
+   */
+  SseEmitter open(Supplier<Hello> hello) {
+    if (all.size() >= MOST) {
+      throw new TooManyException(MOST);
+    }
+    Follower follower = new Follower(new SseEmitter(0L), senders, all::remove);
+    all.add(follower);
+    follower.tell(() -> event("hello", Json.MAPPER.writeValueAsString(hello.get())));
+    return follower.emitter();
+  }
+
+  /** Tells all of them; a stored step does not fail by it. */
+  void tell(String display, Delta delta) {
+    if (all.isEmpty()) {
+      return;
+    }
+    try {
+      // the text is made here, so that a window gets exactly what the API answers
+      String json = Json.MAPPER.writeValueAsString(new Told(display, delta));
+      all.forEach(follower -> follower.tell(() -> event("delta", json)));
+    } catch (RuntimeException e) {
+      LOG.warn("Windows were not told of version {}; they look anew", delta.version(), e);
+      all.forEach(follower -> follower.tell(() -> event("lost", "{}")));
+    }
+  }
+
+  private void beat() {
+    all.forEach(follower -> follower.tell(() -> SseEmitter.event().comment("")));
+  }
+
+  private static SseEventBuilder event(String name, String json) {
+    return SseEmitter.event().name(name).data(json, MediaType.TEXT_PLAIN);
+  }
+
+  private static Thread thread(Runnable work) {
+    Thread thread = new Thread(work, "followers");
+    thread.setDaemon(true);
+    return thread;
+  }
+
+  @Override
+  public void destroy() {
+    heart.shutdownNow();
+    all.forEach(follower -> follower.emitter().complete());
+    senders.shutdown();
+  }
+
+  /** More windows follow than are served. */
+  static final class TooManyException extends RuntimeException {
+    TooManyException(int most) {
+      super("%d windows follow already, and more are not served; close some".formatted(most));
+    }
+  }
+}

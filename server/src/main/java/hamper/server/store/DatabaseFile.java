@@ -1,0 +1,241 @@
+package hamper.server.store;
+
+import java.io.IOException;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+import javax.sql.DataSource;
+import org.h2.jdbcx.JdbcConnectionPool;
+import org.h2.mvstore.MVStore;
+import org.h2.mvstore.MVStoreException;
+
+/**
+ * The database as a file, before the engine opens it: told from what is none, repaired where nobody
+ * closed it, and packed where most of it is waste.
+ */
+final class DatabaseFile {
+  /** A file that is being made, and takes the place of the database when it is whole. */
+  static final String NEXT = "hamper.next.mv.db";
+
+  static final String PACKED = "hamper.packed";
+
+  private static final int BLOCK = 4096;
+  private static final String FORMAT = "H:2,";
+  private static final String CLEAN = ",clean:1";
+
+  /** Packing is not worth its time below (bytes), and not while so much of it is in use (%). */
+  private static final long SMALL = 16L << 20;
+
+  private static final int WELL_FILLED = 60;
+
+  /** Files from before a repair that are kept, the newest. */
+  private static final int KEPT = 3;
+
+  private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss-SSS");
+
+  private DatabaseFile() {}
+
+  /**
+   * Leaves a file that the engine opens as it is.
+   *
+   * @throws StoreException where it is no database, or is damaged beyond repair
+   */
+  static void makeReady(DataFolder folder) {
+    Path file = folder.database();
+    StoreTrouble.told(
+        file,
+        () -> {
+          if (!isClean(header(file))) {
+            repair(folder);
+          }
+          pack(file);
+          OwnerOnly.narrow(file);
+          return null;
+        });
+  }
+
+  /** Both header blocks; each says the same unless writing was cut short. */
+  private static String header(Path file) throws IOException {
+    byte[] head;
+    try (var in = Files.newInputStream(file)) {
+      head = in.readNBytes(2 * BLOCK);
+    }
+    if (head.length == 0) {
+      throw new StoreException(
+          "%s: it is empty (0 bytes), so what was in it has been lost outside of Hamper; %s, or move it away to begin anew"
+              .formatted(file, howToRestore(file.getParent())));
+    }
+    String text = new String(head, StandardCharsets.ISO_8859_1);
+    if (!text.startsWith(FORMAT) && !text.startsWith(FORMAT, BLOCK)) {
+      throw new StoreException(
+          "%s: it is not a database of Hamper; move it away, or name another folder with --data"
+              .formatted(file));
+    }
+    return text;
+  }
+
+  private static boolean isClean(String header) {
+    String first = header.lines().findFirst().orElse("");
+    return first.contains(CLEAN) && header.length() > BLOCK && header.startsWith(first, BLOCK);
+  }
+
+  /**
+   * Nobody closed the file. Opened plainly, the engine follows the newest header that it finds,
+   * which may be behind what was written (docs/decisions/9); its recovery mode looks at every block
+   * instead, and takes the newest complete state. Whatever it does, the file as it was is kept.
+   */
+  static void repair(DataFolder folder) throws IOException {
+    Path file = folder.database();
+    Path kept = keep(folder);
+    try {
+      new MVStore.Builder()
+          .fileName(file.toAbsolutePath().toString())
+          .recoveryMode()
+          .open()
+          .close();
+    } catch (MVStoreException e) {
+      if (StoreTrouble.of(e) == StoreTrouble.IN_USE) {
+        Files.delete(kept);
+        throw new StoreException(StoreTrouble.sentence(folder.path(), e), e);
+      }
+      throw damaged(folder, e);
+    }
+  }
+
+  /** What to say where nothing helps. */
+  static StoreException damaged(DataFolder folder, Throwable e) {
+    return new StoreException(
+        "%s: it is damaged and cannot be read; as it was, it is kept in %s; %s"
+            .formatted(folder.database(), folder.recovered(), howToRestore(folder.path())),
+        e);
+  }
+
+  private static String howToRestore(Path folder) {
+    return "bring a daily copy back with: hamper restore --data " + folder;
+  }
+
+  /** A copy of the file as it is. */
+  static Path keep(DataFolder folder) throws IOException {
+    OwnerOnly.makeFolder(folder.recovered());
+    Path copy =
+        folder.recovered().resolve("hamper-" + STAMP.format(LocalDateTime.now()) + ".mv.db");
+    try {
+      Files.copy(folder.database(), copy);
+      OwnerOnly.narrow(copy);
+      force(copy);
+    } catch (IOException e) {
+      Files.deleteIfExists(copy);
+      throw e;
+    }
+    prune(folder.recovered());
+    return copy;
+  }
+
+  private static void prune(Path recovered) throws IOException {
+    List<Path> copies;
+    try (Stream<Path> files = Files.list(recovered)) {
+      copies = files.sorted(Comparator.comparing(Path::getFileName).reversed()).toList();
+    }
+    for (Path old : copies.subList(Math.min(KEPT, copies.size()), copies.size())) {
+      Files.delete(old);
+    }
+  }
+
+  /** Writes what is alive of a large, mostly dead file into a new one, which takes its place. */
+  private static void pack(Path file) throws IOException {
+    if (!isWaste(Files.size(file), 0) || !isWaste(Files.size(file), filled(file))) {
+      return;
+    }
+    Path packed = file.resolveSibling(PACKED);
+    try {
+      MVStore.compact(file.toString(), packed.toString(), false, null);
+      takePlace(packed, file);
+    } catch (MVStoreException | IOException e) {
+      // a large file is no trouble: it is tried again next time
+      Files.deleteIfExists(packed);
+    }
+  }
+
+  /**
+   * Whether packing is worth its time.
+   *
+   * @param size of the file (bytes)
+   * @param filled how much of it is in use (%)
+   */
+  static boolean isWaste(long size, int filled) {
+    return size >= SMALL && filled < WELL_FILLED;
+  }
+
+  /** How much of a file is in use (%). */
+  private static int filled(Path file) {
+    try (MVStore store =
+        new MVStore.Builder().fileName(file.toAbsolutePath().toString()).readOnly().open()) {
+      var files = store.getFileStore();
+      return files.getFillRate() * files.getChunksFillRate() / 100;
+    } catch (MVStoreException e) {
+      // the engine will say what is wrong when it opens the file
+      return 100;
+    }
+  }
+
+  /**
+   * Makes the database anew in a file beside it, which then takes its place: whatever happens on
+   * the way, one of both is whole.
+   *
+   * @param begin what it begins as, if not empty
+   * @param work on its tables
+   */
+  static void replace(
+      DataFolder folder, EngineSetting setting, Optional<Path> begin, Consumer<DataSource> work)
+      throws IOException {
+    Path next = folder.path().resolve(NEXT);
+    Files.deleteIfExists(next);
+    if (begin.isPresent()) {
+      Files.copy(begin.get(), next);
+    }
+    JdbcConnectionPool pool =
+        JdbcConnectionPool.create(
+            setting.url(folder.path().resolve(NEXT.replace(".mv.db", ""))), Engine.USER, "");
+    try (Connection connection = pool.getConnection();
+        Statement statement = connection.createStatement()) {
+      work.accept(pool);
+      statement.execute("shutdown");
+    } catch (SQLException e) {
+      throw new StoreException(StoreTrouble.sentence(next, e), e);
+    } finally {
+      pool.dispose();
+    }
+    takePlace(next, folder.database());
+  }
+
+  /** Puts a finished file in the place of another, or where none was, at once and for good. */
+  static void takePlace(Path finished, Path place) throws IOException {
+    OwnerOnly.narrow(finished);
+    force(finished);
+    Files.move(
+        finished, place, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+    force(place.toAbsolutePath().getParent());
+  }
+
+  /** Forces a file, or the names in a folder, onto the disk. */
+  private static void force(Path path) throws IOException {
+    StandardOpenOption how =
+        Files.isDirectory(path) ? StandardOpenOption.READ : StandardOpenOption.WRITE;
+    try (FileChannel channel = FileChannel.open(path, how)) {
+      channel.force(true);
+    }
+  }
+}

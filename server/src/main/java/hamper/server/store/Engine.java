@@ -1,0 +1,287 @@
+package hamper.server.store;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javax.sql.DataSource;
+import org.h2.api.ErrorCode;
+import org.h2.jdbcx.JdbcConnectionPool;
+import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.EmptyResultDataAccessException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.AbstractDataSource;
+import org.springframework.transaction.TransactionException;
+
+/**
+ * The open database of a data folder. After a failure of the disk or of the engine nothing that is
+ * in memory of it is trusted: it is closed at once, and opened again from the file at the next
+ * attempt, for as long as it takes.
+ */
+public final class Engine implements AutoCloseable {
+  static final String USER = "sa";
+
+  private final DataFolder folder;
+  private final EngineSetting setting;
+  private final DataSource source = new Source();
+
+  /** Missing while it is closed. */
+  private JdbcConnectionPool pool;
+
+  /** Keeps the database open between uses. */
+  private Connection anchor;
+
+  /** How often it has been opened: a failure of an earlier time does not close a later one. */
+  private int times;
+
+  private Engine(DataFolder folder, EngineSetting setting) {
+    this.folder = folder;
+    this.setting = setting;
+  }
+
+  /**
+   * Opens the database of a folder; makes both where they are missing.
+   *
+   * @throws StoreException in one sentence, where that cannot be
+   */
+  public static Engine open(Path folder) {
+    return open(folder, EngineSetting.PRODUCTION);
+  }
+
+  /**
+   * As {@link #open(Path)}, for tests.
+   *
+   * @throws StoreException in one sentence, where that cannot be
+   */
+  public static Engine open(Path folder, EngineSetting setting) {
+    DataFolder taken = DataFolder.take(folder);
+    try {
+      Engine engine = new Engine(taken, setting);
+      engine.ready();
+      return engine;
+    } catch (RuntimeException e) {
+      taken.close();
+      throw e;
+    }
+  }
+
+  DataFolder folder() {
+    return folder;
+  }
+
+  /** Connections to whatever database is open at the time. */
+  DataSource source() {
+    return source;
+  }
+
+  /**
+   * Does something that changes nothing.
+   *
+   * @throws StorageFailedException where the disk or the engine fails
+   */
+  <T> T read(Supplier<T> work) {
+    return guarded(StorageFailedException.Outcome.NOT_STORED, work);
+  }
+
+  /**
+   * Does something that stores.
+   *
+   * @throws StorageFailedException where the disk or the engine fails; what became of the change is
+   *     unknown where it had begun
+   */
+  void write(Runnable work) {
+    guarded(
+        StorageFailedException.Outcome.UNKNOWN,
+        () -> {
+          work.run();
+          return null;
+        });
+  }
+
+  private <T> T guarded(StorageFailedException.Outcome outcome, Supplier<T> work) {
+    int time = awake();
+    try {
+      return work.get();
+    } catch (EmptyResultDataAccessException | DataIntegrityViolationException e) {
+      throw e; // no failure of the engine: nothing is there, or nothing was taken
+    } catch (DataAccessException | TransactionException e) {
+      abandon(time);
+      throw failed(outcome, e);
+    }
+  }
+
+  private int awake() {
+    try {
+      return ready();
+    } catch (StoreException e) {
+      throw new StorageFailedException(
+          StorageFailedException.Outcome.NOT_STORED, e.getMessage(), e);
+    }
+  }
+
+  private StorageFailedException failed(StorageFailedException.Outcome outcome, Exception e) {
+    return new StorageFailedException(outcome, StoreTrouble.sentence(folder.database(), e), e);
+  }
+
+  /** Opens it where it is not open; answers how often it has been opened. */
+  private synchronized int ready() {
+    if (pool == null) {
+      open();
+      times++;
+    }
+    return times;
+  }
+
+  /** Closes at once what has failed; nothing more is written by it. */
+  private synchronized void abandon(int time) {
+    if (time == times && pool != null) {
+      end("shutdown immediately");
+    }
+  }
+
+  /** Where most of a large file is waste, closes it to have it packed; edits wait meanwhile. */
+  public synchronized void pack() {
+    if (pool != null && DatabaseFile.isWaste(fileSize(), filled())) {
+      end("shutdown");
+      ready();
+    }
+  }
+
+  private long fileSize() {
+    return StoreTrouble.told(folder.database(), () -> Files.size(folder.database()));
+  }
+
+  private int filled() {
+    return read(
+        () ->
+            JdbcClient.create(source)
+                .sql(
+                    """
+                    select cast(setting_value as int) from information_schema.settings
+                    where setting_name in ('info.FILL_RATE', 'info.CHUNKS_FILL_RATE')
+                    """)
+                .query(Integer.class)
+                .list()
+                .stream()
+                .reduce(100, (all, part) -> all * part / 100));
+  }
+
+  @Override
+  public synchronized void close() {
+    if (pool != null) {
+      end("shutdown");
+    }
+    folder.close();
+  }
+
+  private void end(String how) {
+    try (Statement statement = anchor.createStatement()) {
+      statement.execute(how);
+    } catch (SQLException e) {
+      // it has closed itself already
+    }
+    pool.dispose();
+    pool = null;
+  }
+
+  private void open() {
+    try {
+      if (!Files.exists(folder.database())) {
+        upgrade();
+      }
+      DatabaseFile.makeReady(folder);
+      connectOrRepair();
+      if (Schema.isBehind(source, folder.database())) {
+        end("shutdown");
+        upgrade();
+        connect();
+      }
+    } catch (SQLException | IOException | RuntimeException e) {
+      if (pool != null) {
+        end("shutdown immediately");
+      }
+      throw e instanceof StoreException told
+          ? told
+          : new StoreException(StoreTrouble.sentence(folder.database(), e), e);
+    }
+  }
+
+  /** Brings the tables of a copy up to date, which then takes the place; makes them anew. */
+  private void upgrade() throws IOException {
+    Optional<Path> begin =
+        Files.exists(folder.database()) ? Optional.of(DatabaseFile.keep(folder)) : Optional.empty();
+    DatabaseFile.replace(folder, setting, begin, Schema::migrate);
+  }
+
+  /** A file that seemed whole and is not is repaired like one that nobody closed. */
+  private void connectOrRepair() throws SQLException, IOException {
+    try {
+      connect();
+    } catch (SQLException e) {
+      if (StoreTrouble.of(e) != StoreTrouble.DAMAGED) {
+        throw e;
+      }
+      DatabaseFile.repair(folder);
+      try {
+        connect();
+      } catch (SQLException again) {
+        throw DatabaseFile.damaged(folder, again);
+      }
+    }
+  }
+
+  private void connect() throws SQLException {
+    pool = JdbcConnectionPool.create(url(), USER, "");
+    try {
+      anchor = pool.getConnection();
+    } catch (SQLException e) {
+      pool.dispose();
+      pool = null;
+      if (e.getErrorCode() != ErrorCode.WRONG_USER_OR_PASSWORD) {
+        throw e;
+      }
+      addUser();
+      connect();
+    }
+  }
+
+  /** The first servers made their file with a user without a name, the command line with ours. */
+  private void addUser() throws SQLException {
+    JdbcConnectionPool nameless = JdbcConnectionPool.create(url(), "", "");
+    try (Connection connection = nameless.getConnection();
+        Statement statement = connection.createStatement()) {
+      statement.execute("create user " + USER + " password '' admin");
+      statement.execute("shutdown");
+    } finally {
+      nameless.dispose();
+    }
+  }
+
+  private String url() {
+    return setting.url(folder.path().resolve("hamper"));
+  }
+
+  private final class Source extends AbstractDataSource {
+    @Override
+    public Connection getConnection() throws SQLException {
+      JdbcConnectionPool open;
+      synchronized (Engine.this) {
+        open = pool;
+      }
+      if (open == null) {
+        throw new SQLException("The database is closed", "08003");
+      }
+      return open.getConnection();
+    }
+
+    @Override
+    public Connection getConnection(String user, String password) throws SQLException {
+      return getConnection();
+    }
+  }
+}

@@ -1,0 +1,27 @@
+package hamper.server.store;
+
+import java.nio.file.Path;
+
+/**
+ * How the engine writes. Production knows one setting; tests have others, to see in seconds what
+ * otherwise takes hours.
+ *
+ * @param scheme of the file system that the engine writes through
+ * @param retentionMillis how long space stays untouched after what was in it has been replaced (ms)
+ */
+public record EngineSetting(String scheme, int retentionMillis) {
+  /** Why these values: docs/decisions/9. */
+  public static final EngineSetting PRODUCTION = new EngineSetting("file", 45_000);
+
+  /**
+   * The address of a database. What was committed is in the file (no write delay), and on the disk
+   * once it has been forced there; space is used again; nothing is written beside it.
+   *
+   * @param name its path without the ending {@code .mv.db}
+   */
+  String url(Path name) {
+    return ("jdbc:h2:%s:%s;WRITE_DELAY=0;RETENTION_TIME=%d;REUSE_SPACE=TRUE"
+            + ";DB_CLOSE_ON_EXIT=FALSE;TRACE_LEVEL_FILE=0")
+        .formatted(scheme, name.toAbsolutePath(), retentionMillis);
+  }
+}
