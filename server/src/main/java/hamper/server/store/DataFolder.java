@@ -27,6 +27,7 @@ final class DataFolder implements AutoCloseable {
           "hamper.trace.db",
           DatabaseFile.NEXT,
           DatabaseFile.PACKED,
+          DatabaseFile.MARK,
           COPIES,
           "recovered",
           "demo");

@@ -31,6 +31,7 @@ final class DatabaseFile {
   static final String NEXT = "hamper.next.mv.db";
 
   static final String PACKED = "hamper.packed";
+  static final String MARK = "hamper.ordered";
 
   private static final int BLOCK = 4096;
   private static final String FORMAT = "H:2,";
@@ -58,13 +59,23 @@ final class DatabaseFile {
     StoreTrouble.told(
         file,
         () -> {
-          if (!isClean(header(file))) {
-            repair(folder);
+          boolean clean = isClean(header(file));
+          if (!clean && !Files.exists(mark(folder))) {
+            Repair.run(folder);
+          }
+          if (!Files.exists(mark(folder))) {
+            Files.createFile(mark(folder), OwnerOnly.forFile());
+            force(folder.path());
           }
           pack(file);
           OwnerOnly.narrow(file);
           return null;
         });
+  }
+
+  /** Says that the file is written by an engine that keeps the order (docs/decisions/9). */
+  private static Path mark(DataFolder folder) {
+    return folder.path().resolve(MARK);
   }
 
   /** Both header blocks; each says the same unless writing was cut short. */
@@ -92,35 +103,11 @@ final class DatabaseFile {
     return first.contains(CLEAN) && header.length() > BLOCK && header.startsWith(first, BLOCK);
   }
 
-  /**
-   * Nobody closed the file. Opened plainly, the engine follows the newest header that it finds,
-   * which may be behind what was written (docs/decisions/9); its recovery mode looks at every block
-   * instead, and takes the newest complete state. Whatever it does, the file as it was is kept.
-   */
-  static void repair(DataFolder folder) throws IOException {
-    Path file = folder.database();
-    Path kept = keep(folder);
-    try {
-      new MVStore.Builder()
-          .fileName(file.toAbsolutePath().toString())
-          .recoveryMode()
-          .open()
-          .close();
-    } catch (MVStoreException e) {
-      if (StoreTrouble.of(e) == StoreTrouble.IN_USE) {
-        Files.delete(kept);
-        throw new StoreException(StoreTrouble.sentence(folder.path(), e), e);
-      }
-      throw damaged(folder, e);
-    }
-  }
-
   /** What to say where nothing helps. */
-  static StoreException damaged(DataFolder folder, Throwable e) {
+  static StoreException damaged(DataFolder folder) {
     return new StoreException(
         "%s: it is damaged and cannot be read; as it was, it is kept in %s; %s"
-            .formatted(folder.database(), folder.recovered(), howToRestore(folder.path())),
-        e);
+            .formatted(folder.database(), folder.recovered(), howToRestore(folder.path())));
   }
 
   private static String howToRestore(Path folder) {

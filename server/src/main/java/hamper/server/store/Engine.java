@@ -26,6 +26,9 @@ import org.springframework.transaction.TransactionException;
 public final class Engine implements AutoCloseable {
   static final String USER = "sa";
 
+  /** The first servers made their file with a user without a name, the command line with ours. */
+  static final String NAMELESS = "";
+
   private final DataFolder folder;
   private final EngineSetting setting;
   private final DataSource source = new Source();
@@ -226,12 +229,8 @@ public final class Engine implements AutoCloseable {
       if (StoreTrouble.of(e) != StoreTrouble.DAMAGED) {
         throw e;
       }
-      DatabaseFile.repair(folder);
-      try {
-        connect();
-      } catch (SQLException again) {
-        throw DatabaseFile.damaged(folder, again);
-      }
+      Repair.run(folder);
+      connect();
     }
   }
 
@@ -250,9 +249,8 @@ public final class Engine implements AutoCloseable {
     }
   }
 
-  /** The first servers made their file with a user without a name, the command line with ours. */
   private void addUser() throws SQLException {
-    JdbcConnectionPool nameless = JdbcConnectionPool.create(url(), "", "");
+    JdbcConnectionPool nameless = JdbcConnectionPool.create(url(), NAMELESS, "");
     try (Connection connection = nameless.getConnection();
         Statement statement = connection.createStatement()) {
       statement.execute("create user " + USER + " password '' admin");

@@ -11,7 +11,11 @@ import java.nio.file.Path;
  */
 public record EngineSetting(String scheme, int retentionMillis) {
   /** Why these values: docs/decisions/9. */
-  public static final EngineSetting PRODUCTION = new EngineSetting("file", 45_000);
+  public static final EngineSetting PRODUCTION = new EngineSetting(OrderedFiles.SCHEME, 45_000);
+
+  static {
+    OrderedFiles.register();
+  }
 
   /**
    * The address of a database. What was committed is in the file (no write delay), and on the disk

@@ -83,7 +83,9 @@ class PowerCutTest {
 
   private void work() throws InterruptedException {
     EngineSetting recorded =
-        new EngineSetting(RecordedFiles.SCHEME, EngineSetting.PRODUCTION.retentionMillis());
+        new EngineSetting(
+            EngineSetting.PRODUCTION.scheme() + ":" + RecordedFiles.SCHEME,
+            EngineSetting.PRODUCTION.retentionMillis());
     try (Engine engine = Engine.open(folder.resolve("worked"), recorded)) {
       DisplayStore store = new DisplayStore(engine);
       Plan plan = new Plan(DemoDisplay.read(CatalogueFiles.shipped()), CatalogueFiles.shipped());

@@ -107,7 +107,7 @@ final class ServerProcess {
             .POST(BodyPublishers.ofString(body)));
   }
 
-  private HttpResponse<String> send(HttpRequest.Builder request) throws IOException {
+  HttpResponse<String> send(HttpRequest.Builder request) throws IOException {
     try {
       return client.send(request.timeout(PATIENCE).build(), BodyHandlers.ofString());
     } catch (InterruptedException e) {

@@ -21,7 +21,7 @@ final class TrialServer {
   private TrialServer() {}
 
   public static void main(String[] args) {
-    EngineSetting setting = new EngineSetting("file", Integer.parseInt(args[1]));
+    EngineSetting setting = new EngineSetting("ordered", Integer.parseInt(args[1]));
     Engine engine = Engine.open(Path.of(args[0]), setting);
     var context = Server.start(0, engine);
     context.getBean(Displays.class).openAll();

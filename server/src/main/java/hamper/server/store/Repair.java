@@ -1,0 +1,106 @@
+package hamper.server.store;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+import org.h2.mvstore.MVStore;
+import org.h2.mvstore.MVStoreException;
+
+/**
+ * Makes a whole file of one that an earlier engine left open, or that is damaged. There are two
+ * ways: the engine follows the newest name of a chunk that it finds, which may be behind what was
+ * written; or its recovery mode looks at every block, which may take half a chunk for a whole one
+ * and leave tables empty. Both are tried, on copies, and all rows of each are read; the newer one
+ * is taken (docs/decisions/9).
+ */
+final class Repair {
+  private static final String TRIED = "hamper.tried";
+  private static final String ENDING = ".mv.db";
+
+  /** What a file is worth from which nothing can be read. */
+  private static final long NOTHING = -1;
+
+  private Repair() {}
+
+  /** A way to open a file that makes it whole. */
+  private interface Way {
+    void open(Path file);
+  }
+
+  private static final List<Way> WAYS =
+      List.of(
+          file -> {},
+          file -> new MVStore.Builder().fileName(file.toString()).recoveryMode().open().close());
+
+  /**
+   * Puts a whole file in the place of the database; as it was, it is kept.
+   *
+   * @throws StoreException where neither way leads to one
+   */
+  static void run(DataFolder folder) throws IOException {
+    DatabaseFile.keep(folder);
+    Path best = folder.path().resolve(DatabaseFile.NEXT);
+    long worth = NOTHING;
+    for (Way way : WAYS) {
+      Path tried = folder.path().toAbsolutePath().resolve(TRIED + ENDING);
+      try {
+        Files.deleteIfExists(tried);
+        Files.copy(folder.database(), tried);
+        long found = worthOf(tried, way);
+        if (found > worth) {
+          worth = found;
+          DatabaseFile.takePlace(tried, best);
+        }
+      } finally {
+        Files.deleteIfExists(tried);
+      }
+    }
+    if (worth == NOTHING) {
+      throw DatabaseFile.damaged(folder);
+    }
+    DatabaseFile.takePlace(best, folder.database());
+  }
+
+  /** The versions of all displays together: the later the state, the larger. */
+  private static long worthOf(Path file, Way way) {
+    try {
+      way.open(file);
+    } catch (MVStoreException e) {
+      return NOTHING;
+    }
+    for (String user : List.of(Engine.USER, Engine.NAMELESS)) {
+      try {
+        return worthOf(file, user);
+      } catch (SQLException e) {
+        // with the other user, or not at all
+      }
+    }
+    return NOTHING;
+  }
+
+  private static long worthOf(Path file, String user) throws SQLException {
+    String name = file.toString().substring(0, file.toString().length() - ENDING.length());
+    String url = EngineSetting.PRODUCTION.url(Path.of(name)) + ";IFEXISTS=TRUE";
+    try (Connection connection = DriverManager.getConnection(url, user, "");
+        Statement statement = connection.createStatement()) {
+      try (ResultSet rows = statement.executeQuery("script")) {
+        while (rows.next()) {
+          // every row is read
+        }
+      }
+      try (ResultSet sum =
+          statement.executeQuery("select coalesce(sum(version), 0) from display")) {
+        sum.next();
+        return sum.getLong(1);
+      } finally {
+        statement.execute("shutdown");
+      }
+    }
+  }
+}

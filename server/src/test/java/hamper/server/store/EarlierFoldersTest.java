@@ -1,0 +1,103 @@
+package hamper.server.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hamper.catalog.Catalog;
+import hamper.display.Display;
+import hamper.display.Plan;
+import hamper.edit.Restore;
+import hamper.files.CatalogueFiles;
+import hamper.files.DisplayFile;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.zip.GZIPInputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * Folders that earlier versions of Hamper left behind, kept as they were: each opens, complete. The
+ * first version had an engine that lost edits (docs/decisions/9).
+ */
+class EarlierFoldersTest {
+  private static final Catalog CATALOG = CatalogueFiles.shipped();
+
+  @TempDir Path folder;
+
+  @Test
+  void aFolderOfTheFirstServerOpensAndIsUndoneToItsBeginning() throws IOException {
+    unpack("server.mv.db");
+    try (Engine engine = Engine.open(folder)) {
+      DisplayStore store = new DisplayStore(engine);
+      String id = store.list().get(0).id();
+      DisplayStore.Stored stored = store.read(id);
+      assertThat(stored.display()).isEqualTo(display("end"));
+      assertThat(undoneToTheStart(store, id, stored)).isEqualTo(display("begin"));
+    }
+  }
+
+  /** Takes back what has not been taken back already, the latest first. */
+  private static Display undoneToTheStart(
+      DisplayStore store, String id, DisplayStore.Stored stored) {
+    Deque<Integer> done = new ArrayDeque<>();
+    for (LogEntry.Head line : store.log(id)) {
+      if (line.kind() == LogEntry.Kind.UNDO) {
+        done.pop();
+      } else {
+        done.push(line.version());
+      }
+    }
+    assertThat(done).hasSizeGreaterThan(200);
+    Plan plan = new Plan(stored.display(), CATALOG);
+    for (int version : done) {
+      Restore inverse = store.inverse(id, version);
+      plan = inverse.applyTo(plan).plan();
+    }
+    return plan.display();
+  }
+
+  @Test
+  void aFolderOfTheFirstCommandLineOpens() throws IOException {
+    unpack("cli.mv.db");
+    for (int times = 0; times < 2; times++) {
+      try (Engine engine = Engine.open(folder)) {
+        DisplayStore store = new DisplayStore(engine);
+        assertThat(store.read(store.list().get(0).id()).display()).isEqualTo(display("end"));
+      }
+    }
+  }
+
+  /** Opened plainly, this one shows version 61. */
+  @Test
+  void aFileOfTheFirstEngineThatWasKilledHasAllThatWasAcknowledged() throws IOException {
+    unpack("killed.mv.db");
+    try (Engine engine = Engine.open(folder)) {
+      DisplayStore store = new DisplayStore(engine);
+      DisplayStore.Stored stored = store.read(store.list().get(0).id());
+      assertThat(stored.version()).isEqualTo(63);
+      assertThat(stored.display()).isEqualTo(display("killed"));
+    }
+    try (var kept = Files.list(folder.resolve("recovered"))) {
+      assertThat(kept).as("as it was before").hasSize(1);
+    }
+  }
+
+  private static Display display(String name) throws IOException {
+    return DisplayFile.read(resource(name + ".hamper.json"), CATALOG).display();
+  }
+
+  private void unpack(String name) throws IOException {
+    Files.write(folder.resolve("hamper.mv.db"), resource(name));
+  }
+
+  private static byte[] resource(String name) throws IOException {
+    try (InputStream in =
+        new GZIPInputStream(
+            EarlierFoldersTest.class.getResourceAsStream("/folders/first/" + name + ".gz"))) {
+      return in.readAllBytes();
+    }
+  }
+}
