@@ -8,6 +8,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Adds props at the end, or puts each in the place of the one with its id. */
 public record PutProps(List<Prop> props) implements Edit {
@@ -39,12 +41,9 @@ public record PutProps(List<Prop> props) implements Edit {
 
   @Override
   public String label(Plan plan) {
-    long known =
-        plan.display().props().stream()
-            .filter(prop -> props.stream().anyMatch(other -> other.id().equals(prop.id())))
-            .limit(1)
-            .count();
+    Set<String> ids = props.stream().map(Prop::id).collect(Collectors.toSet());
+    boolean known = plan.display().props().stream().anyMatch(prop -> ids.contains(prop.id()));
     String what = props.size() == 1 ? props.get(0).name() : props.size() + " props";
-    return (known > 0 ? "Change " : "Add ") + what;
+    return (known ? "Change " : "Add ") + what;
   }
 }

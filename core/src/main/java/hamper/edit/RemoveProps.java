@@ -20,7 +20,8 @@ public record RemoveProps(List<String> props) implements Edit {
   @Override
   public Display change(Plan plan) {
     Set<String> gone = new HashSet<>(props);
-    props.forEach(id -> existing(plan, id));
+    Set<String> known = plan.display().props().stream().map(Prop::id).collect(Collectors.toSet());
+    props.stream().filter(id -> !known.contains(id)).forEach(id -> existing(plan, id));
     List<Prop> kept =
         plan.display().props().stream().filter(prop -> !gone.contains(prop.id())).toList();
     Set<String> pieces =

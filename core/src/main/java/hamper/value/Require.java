@@ -36,9 +36,9 @@ public final class Require {
     value.ifPresent(present -> inRange(field, present, least, most));
   }
 
-  /** A name that a person reads: 1 to 80 characters, not blank, no control characters. */
+  /** A name that a person reads: 1 to 80 characters on one line, all of which can be seen. */
   public static String name(String field, String value) {
-    if (value == null || value.isBlank() || value.length() > LONGEST_NAME || hasControl(value)) {
+    if (value == null || value.length() > LONGEST_NAME || !Characters.areOnALine(value)) {
       throw new RefusedException(
           field,
           quoted(value),
@@ -62,6 +62,10 @@ public final class Require {
       throw new RefusedException(
           field, quoted(value), "a text has at most %d characters".formatted(most));
     }
+    if (!Characters.areText(value)) {
+      throw new RefusedException(
+          field, quoted(value), "a text has no control or direction characters");
+    }
     return value;
   }
 
@@ -74,17 +78,13 @@ public final class Require {
     }
   }
 
-  /** The value in quotation marks, cut where it is very long. */
+  /** The value in quotation marks, cut where it is very long; what cannot be seen is a dot. */
   public static String quoted(String value) {
     if (value == null) {
       return "nothing";
     }
     String shown = value.length() > 60 ? value.substring(0, 57) + "..." : value;
-    return '"' + shown + '"';
-  }
-
-  private static boolean hasControl(String value) {
-    return value.chars().anyMatch(Character::isISOControl);
+    return '"' + Characters.visible(shown) + '"';
   }
 
   private static boolean isId(String value) {

@@ -75,7 +75,7 @@ final class Formats {
       TokenStreamLocation at = e.getLocation();
       String place =
           at == null ? "file" : "line %d, column %d".formatted(at.getLineNr(), at.getColumnNr());
-      throw BadFileException.of(place, "not JSON: " + e.getOriginalMessage());
+      throw BadFileException.of(place, "not JSON: " + JsonWords.unreadable(e));
     }
   }
 

@@ -17,6 +17,16 @@ public final class NumberedNames {
   private NumberedNames() {}
 
   /**
+   * How many names it stands for, without making them.
+   *
+   * @throws hamper.value.RefusedException where the range runs backward or is too long
+   */
+  static int count(String name) {
+    Matcher range = RANGE.matcher(name);
+    return range.matches() ? last(range) - first(range) + 1 : 1;
+  }
+
+  /**
    * @return the name alone where it holds no range
    * @throws hamper.value.RefusedException where the range runs backward or is too long
    */
@@ -25,12 +35,20 @@ public final class NumberedNames {
     if (!range.matches()) {
       return List.of(name);
     }
-    int first = Integer.parseInt(range.group(2));
-    int last = Integer.parseInt(range.group(3));
-    Require.inRange("prop", last, first, first + MOST - 1);
+    int first = first(range);
+    int last = last(range);
     int digits = range.group(2).startsWith("0") ? range.group(2).length() : 1;
     return IntStream.rangeClosed(first, last)
         .mapToObj(i -> range.group(1) + ("%0" + digits + "d").formatted(i) + range.group(4))
         .toList();
+  }
+
+  private static int first(Matcher range) {
+    return Integer.parseInt(range.group(2));
+  }
+
+  private static int last(Matcher range) {
+    int first = first(range);
+    return Require.inRange("prop", Integer.parseInt(range.group(3)), first, first + MOST - 1);
   }
 }

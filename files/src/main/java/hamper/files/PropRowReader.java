@@ -35,7 +35,8 @@ final class PropRowReader {
   private final Plan plan;
   private final String usualType;
   private final Map<PropColumn, Integer> columns;
-  private final Set<String> ids;
+  private final FreeIds ids;
+  private final FreeIds zones;
   private final Map<String, String> zoneIds = new HashMap<>();
   private final List<Zone> newZones = new ArrayList<>();
 
@@ -45,11 +46,18 @@ final class PropRowReader {
   private final Map<String, Integer> rowOf = new HashMap<>();
   private final Set<String> namesBefore;
 
+  /** What all rows so far have asked for, the bad ones too. */
+  private int names;
+
+  private long pieces;
+  private long sections;
+
   PropRowReader(Plan plan, String usualType, Map<PropColumn, Integer> columns) {
     this.plan = plan;
     this.usualType = usualType;
     this.columns = columns;
-    this.ids = PropRows.idsOf(plan);
+    this.ids = new FreeIds(PropRows.idsOf(plan));
+    this.zones = new FreeIds(plan.display().zones().stream().map(Zone::id).toList());
     this.namesBefore =
         plan.display().props().stream().map(prop -> key(prop.name())).collect(Collectors.toSet());
     plan.display().zones().forEach(zone -> zoneIds.put(key(zone.name()), zone.id()));
@@ -159,6 +167,7 @@ final class PropRowReader {
     WhatCell what = WhatCell.read(cells.text(PropColumn.WHAT));
     String pieceName = cells.text(PropColumn.PIECE);
     Optional<String> zone = zone(cells.text(PropColumn.ZONE));
+    spend(NumberedNames.count(name), what);
     List<String> names = NumberedNames.of(name);
     names.forEach(one -> checkName(one, pieceName));
     List<Prop> props = new ArrayList<>();
@@ -174,6 +183,23 @@ final class PropRowReader {
     // only now, so that a row is taken as a whole or not at all
     props.forEach(prop -> keep(prop, cells.row.number()));
     return pixels;
+  }
+
+  /** Counts what a row asks for before any of it is made. */
+  private void spend(int count, WhatCell what) {
+    names += count;
+    pieces += (long) count * what.count();
+    sections += (long) count * what.count() * what.sizes().size();
+    Require.that(
+        names <= PropRows.MOST_PROPS,
+        PropColumn.PROP.title(),
+        "%,d props with this row".formatted(names),
+        "one table makes at most %,d; split it in several".formatted(PropRows.MOST_PROPS));
+    Require.that(
+        pieces <= PropRows.MOST_PARTS && sections <= PropRows.MOST_PARTS,
+        PropColumn.WHAT.title(),
+        "%,d pieces of %,d sections with this row".formatted(pieces, sections),
+        "one table makes at most %,d of each; split it in several".formatted(PropRows.MOST_PARTS));
   }
 
   private void checkName(String name, String pieceName) {
@@ -206,10 +232,10 @@ final class PropRowReader {
 
   private Prop prop(
       Cells cells, String name, String pieceName, Optional<String> zone, WhatCell what, int index) {
-    String propId = made.containsKey(key(name)) ? made.get(key(name)).id() : freeId(slug(name));
+    String propId = made.containsKey(key(name)) ? made.get(key(name)).id() : ids.free(slug(name));
     List<Piece> pieces = new ArrayList<>();
     for (int i = 0; i < what.count(); i++) {
-      String id = freeId(propId + "-" + (pieceName.isEmpty() ? i + 1 : slug(pieceName)));
+      String id = ids.free(propId + "-" + (pieceName.isEmpty() ? i + 1 : slug(pieceName)));
       String title = pieceName.isEmpty() ? pieceTitle(what, i) : pieceName;
       pieces.add(piece(cells, what, id, title, index * what.count() + i));
     }
@@ -326,21 +352,10 @@ final class PropRowReader {
         zoneIds.computeIfAbsent(
             key(name),
             key -> {
-              String id = slug(name);
-              for (int i = 2; zoneIds.containsValue(id); i++) {
-                id = slug(name) + "-" + i;
-              }
+              String id = zones.free(slug(name));
               newZones.add(new Zone(id, name, Optional.empty(), Optional.empty()));
               return id;
             }));
-  }
-
-  private String freeId(String wanted) {
-    String id = wanted;
-    for (int i = 2; !ids.add(id); i++) {
-      id = wanted + "-" + i;
-    }
-    return id;
   }
 
   private static String key(String name) {

@@ -29,6 +29,12 @@ public record PropRows(
   /** Most rows of one table. */
   public static final int MOST_ROWS = 10_000;
 
+  /** Most props that one table makes. */
+  static final int MOST_PROPS = PutProps.MOST;
+
+  /** Most pieces, and most sections, that one table makes. */
+  static final int MOST_PARTS = 50_000;
+
   /**
    * One row.
    *
@@ -64,14 +70,14 @@ public record PropRows(
    */
   public static PropRows read(byte[] bytes, Plan plan, String usualType, Header header) {
     try {
-      return read(SpreadsheetText.read(bytes).rows(), plan, usualType, header);
+      return read(SpreadsheetText.read(bytes, MOST_ROWS + 1), plan, usualType, header);
     } catch (BadFileException e) {
       return new PropRows(List.of(), e.reasons(), List.of(), List.of());
     }
   }
 
-  private static PropRows read(
-      List<SpreadsheetText.Row> rows, Plan plan, String usualType, Header header) {
+  private static PropRows read(SpreadsheetText text, Plan plan, String usualType, Header header) {
+    List<SpreadsheetText.Row> rows = text.rows();
     if (rows.isEmpty()) {
       return refused("row 1", "there are no rows; the columns are " + PropColumn.titles());
     }
@@ -88,12 +94,12 @@ public record PropRows(
     if (content.isEmpty()) {
       reasons.add(new Reason("row 2", "there is a header and no row below it"));
     }
-    if (content.size() > MOST_ROWS) {
+    int found = text.total() - (named ? 1 : 0);
+    if (found > MOST_ROWS) {
       reasons.add(
           new Reason(
               "file",
-              "%,d rows; allowed are %,d. Split it in several files"
-                  .formatted(content.size(), MOST_ROWS)));
+              "%,d rows; allowed are %,d. Split it in several files".formatted(found, MOST_ROWS)));
     }
     if (!reasons.isEmpty()) {
       return new PropRows(List.of(), List.copyOf(reasons), List.of(), List.of());

@@ -118,7 +118,7 @@ class DisplayFileTest {
     refused(
         example().replace("\"pixels\": 100", "\"pixels\": 100, \"pixels\": 50"),
         "line 24, column 38",
-        "Duplicate");
+        "the field stands twice");
   }
 
   @Test

@@ -6,6 +6,7 @@ import java.util.Queue;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import org.springframework.http.MediaType;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter.SseEventBuilder;
 
@@ -18,10 +19,26 @@ final class Follower {
   /** Most messages that wait for one window. */
   private static final int MOST_WAITING = 200;
 
+  /** Most characters of messages that wait for one window. */
+  private static final int MOST_CHARACTERS = 8_000_000;
+
+  /**
+   * What a window is told.
+   *
+   * @param text is asked for when its turn comes
+   * @param characters of the text, about
+   */
+  record Message(String name, Supplier<String> text, int characters) {
+    SseEventBuilder event() {
+      return SseEmitter.event().name(name).data(text.get(), MediaType.TEXT_PLAIN);
+    }
+  }
+
   private final SseEmitter emitter;
   private final Executor senders;
   private final Consumer<Follower> leave;
-  private final Queue<Supplier<SseEventBuilder>> waiting = new ArrayDeque<>();
+  private final Queue<Message> waiting = new ArrayDeque<>();
+  private int characters;
   private boolean sending;
   private boolean gone;
 
@@ -42,20 +59,21 @@ final class Follower {
   }
 
   /** Puts a message into its line; never waits, never fails. */
-  void tell(Supplier<SseEventBuilder> message) {
+  void tell(Message message) {
     if (!take(message)) {
       letGo();
     }
   }
 
-  private synchronized boolean take(Supplier<SseEventBuilder> message) {
+  private synchronized boolean take(Message message) {
     if (gone) {
       return true;
     }
-    if (waiting.size() == MOST_WAITING) {
+    if (waiting.size() == MOST_WAITING || characters > MOST_CHARACTERS) {
       return false;
     }
     waiting.add(message);
+    characters += message.characters();
     if (!sending) {
       sending = true;
       senders.execute(this::send);
@@ -65,17 +83,18 @@ final class Follower {
 
   private void send() {
     try {
-      for (var message = next(); message != null; message = next()) {
-        emitter.send(message.get());
+      for (Message message = next(); message != null; message = next()) {
+        emitter.send(message.event());
       }
     } catch (IOException | RuntimeException e) {
       letGo();
     }
   }
 
-  private synchronized Supplier<SseEventBuilder> next() {
-    var message = waiting.poll();
+  private synchronized Message next() {
+    Message message = waiting.poll();
     sending = message != null;
+    characters -= sending ? message.characters() : 0;
     return message;
   }
 

@@ -1,6 +1,7 @@
 package hamper.server.api;
 
 import hamper.files.Json;
+import hamper.server.api.Follower.Message;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -11,15 +12,14 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.DisposableBean;
-import org.springframework.http.MediaType;
+import org.springframework.context.ApplicationListener;
+import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import org.springframework.web.servlet.mvc.method.annotation.SseEmitter.SseEventBuilder;
 
 /** Windows that follow what others do, by server-sent events; one stream serves all displays. */
 @Component
-class Followers implements DisposableBean {
+class Followers implements ApplicationListener<ContextClosedEvent> {
   private static final Logger LOG = LoggerFactory.getLogger(Followers.class);
 
   /** Most streams at once; the windows of one browser share one. */
@@ -27,6 +27,9 @@ class Followers implements DisposableBean {
 
   /** How often a quiet stream says that it lives, which also shows who has gone (s). */
   private static final int BEAT = 15;
+
+  private static final Message LOST = new Message("lost", () -> "{}", 2);
+  private static final Message HEARTBEAT = new Message("beat", () -> "", 0);
 
   private final Set<Follower> all = ConcurrentHashMap.newKeySet();
   private final ExecutorService senders = Executors.newCachedThreadPool(Followers::thread);
@@ -53,7 +56,7 @@ class Followers implements DisposableBean {
     }
     Follower follower = new Follower(new SseEmitter(0L), senders, all::remove);
     all.add(follower);
-    follower.tell(() -> event("hello", Json.MAPPER.writeValueAsString(hello.get())));
+    follower.tell(new Message("hello", () -> Json.MAPPER.writeValueAsString(hello.get()), 0));
     return follower.emitter();
   }
 
@@ -65,19 +68,16 @@ class Followers implements DisposableBean {
     try {
       // the text is made here, so that a window gets exactly what the API answers
       String json = Json.MAPPER.writeValueAsString(new Told(display, delta));
-      all.forEach(follower -> follower.tell(() -> event("delta", json)));
+      Message message = new Message("delta", () -> json, json.length());
+      all.forEach(follower -> follower.tell(message));
     } catch (RuntimeException e) {
       LOG.warn("Windows were not told of version {}; they look anew", delta.version(), e);
-      all.forEach(follower -> follower.tell(() -> event("lost", "{}")));
+      all.forEach(follower -> follower.tell(LOST));
     }
   }
 
   private void beat() {
-    all.forEach(follower -> follower.tell(() -> SseEmitter.event().comment("")));
-  }
-
-  private static SseEventBuilder event(String name, String json) {
-    return SseEmitter.event().name(name).data(json, MediaType.TEXT_PLAIN);
+    all.forEach(follower -> follower.tell(HEARTBEAT));
   }
 
   private static Thread thread(Runnable work) {
@@ -86,8 +86,9 @@ class Followers implements DisposableBean {
     return thread;
   }
 
+  /** Before the web server closes, which would wait for streams. */
   @Override
-  public void destroy() {
+  public void onApplicationEvent(ContextClosedEvent closed) {
     heart.shutdownNow();
     all.forEach(follower -> follower.emitter().complete());
     senders.shutdown();

@@ -3,6 +3,7 @@ package hamper.server.trial;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -71,13 +72,21 @@ final class ServerProcess {
       Matcher ready = READY.matcher(line);
       if (ready.find()) {
         base = "http://localhost:" + ready.group(1);
-        Thread rest = new Thread(() -> out.lines().forEach(this::hear));
+        Thread rest = new Thread(() -> hearAll(out));
         rest.setDaemon(true);
         rest.start();
         return true;
       }
     }
     return false;
+  }
+
+  private void hearAll(BufferedReader out) {
+    try {
+      out.lines().forEach(this::hear);
+    } catch (UncheckedIOException e) {
+      // it has ended
+    }
   }
 
   private synchronized void hear(String line) {

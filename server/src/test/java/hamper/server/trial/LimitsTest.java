@@ -1,0 +1,131 @@
+package hamper.server.trial;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hamper.files.Json;
+import java.net.URI;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** Limits are checked before work is done; the largest that is allowed is done. */
+@Tag("trial")
+class LimitsTest {
+  private static final int MEGABYTE = 1 << 20;
+
+  @TempDir Path folder;
+  private ServerProcess server;
+  private String display;
+
+  @BeforeEach
+  void start() throws Exception {
+    server = ServerProcess.start(folder, 45_000, java.util.List.of());
+    assertThat(server.ready()).as(server.said()).isTrue();
+    display =
+        "/api/displays/"
+            + Json.MAPPER
+                .readTree(server.post("/api/displays", "{\"name\":\"Large\"}").body())
+                .get("id")
+                .asString();
+  }
+
+  @AfterEach
+  void stop() throws Exception {
+    server.end();
+  }
+
+  @Test
+  void whatIsTooLargeIsRefusedBeforeItIsMade() throws Exception {
+    refused("20 MB of commas", ",".repeat(19 * MEGABYTE), "cells; allowed are 100");
+    refused("20 MB of empty lines", "\n".repeat(19 * MEGABYTE), "lines; allowed are");
+    refused("4 million rows", "A,5\n".repeat(4_000_000), "lines; allowed are");
+    refused("20 MB in one cell", "A,\"" + "x".repeat(19 * MEGABYTE), "close its quotation mark");
+    refused(
+        "10 million props in 9,999 rows",
+        "B 1...1000,50\n".repeat(9_999),
+        "one table makes at most 20,000");
+    refused(
+        "100 million pieces in 1,000 rows",
+        IntStream.range(0, 1_000)
+            .mapToObj(i -> "B%d 1...1000,100x50%n".formatted(i))
+            .collect(Collectors.joining()),
+        "one table makes at most 50,000 of each");
+    assertThat(version()).isEqualTo(1);
+  }
+
+  @Test
+  void tenThousandRowsGoOntoTenThousandProps() throws Exception {
+    for (int times = 0; times < 2; times++) {
+      String names = times == 0 ? "Star" : "Moon";
+      String rows =
+          IntStream.range(0, 10_000)
+              .mapToObj(i -> "%s %d,50,Zone %d%n".formatted(names, i, i % 40))
+              .collect(Collectors.joining());
+      HttpResponse<String> answer =
+          rows("10,000 rows onto %,d props".formatted(times * 10_000), rows);
+      assertThat(answer.statusCode()).isEqualTo(200);
+    }
+    // the label of a change of all of them
+    JsonNode whole = Json.MAPPER.readTree(server.get(display).body());
+    String props =
+        IntStream.range(0, 20_000)
+            .mapToObj(i -> whole.get("props").get(i).get("prop").toString())
+            .collect(Collectors.joining(","));
+    String edit = "\"edit\":{\"type\":\"PutProps\",\"props\":[" + props + "]}";
+    long begin = System.nanoTime();
+    HttpResponse<String> answer =
+        server.post(display + "/edits", "{\"version\":" + version() + "," + edit + "}");
+    told("a change of 20,000 props", begin, answer);
+    assertThat(answer.statusCode()).isEqualTo(200);
+  }
+
+  private int version() throws Exception {
+    return Json.MAPPER.readTree(server.get(display).body()).get("version").asInt();
+  }
+
+  private void refused(String what, String rows, String why) throws Exception {
+    HttpResponse<String> answer = rows(what, rows);
+    assertThat(answer.statusCode()).as(what).isEqualTo(422);
+    assertThat(answer.body()).contains(why);
+  }
+
+  private HttpResponse<String> rows(String what, String rows) throws Exception {
+    URI uri =
+        URI.create(server.base() + display + "/props/rows?header=OPTIONAL&version=" + version());
+    byte[] body = rows.getBytes(StandardCharsets.UTF_8);
+    long begin = System.nanoTime();
+    HttpResponse<String> answer =
+        server.send(
+            HttpRequest.newBuilder(uri)
+                .header("Content-Type", "application/octet-stream")
+                .POST(BodyPublishers.ofByteArray(body)));
+    told(what, begin, answer);
+    return answer;
+  }
+
+  private void told(String what, long begin, HttpResponse<String> answer) throws Exception {
+    String memory =
+        Files.readAllLines(Path.of("/proc/" + server.pid() + "/status")).stream()
+            .filter(line -> line.startsWith("VmHWM"))
+            .map(line -> line.replaceAll("\\D", ""))
+            .findFirst()
+            .orElse("0");
+    Trial.say(
+        "%s: %d after %,d ms; the server has taken at most %,d MB so far",
+        what,
+        answer.statusCode(),
+        (System.nanoTime() - begin) / 1_000_000,
+        Long.parseLong(memory) / 1024);
+  }
+}
