@@ -15,6 +15,7 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.h2.jdbcx.JdbcConnectionPool;
+import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.SingleConnectionDataSource;
 
@@ -195,6 +196,11 @@ public final class DailyCopies {
                 source -> read(JdbcClient.create(source), copy));
             return null;
           });
+    } catch (DataAccessException e) {
+      throw new StoreException(
+          "%s: the copy cannot be read, and nothing was changed; the copies are %s"
+              .formatted(fileOf(taken, name), String.join(", ", names)),
+          e);
     } finally {
       taken.close();
     }

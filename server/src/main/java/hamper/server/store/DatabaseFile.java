@@ -60,12 +60,11 @@ final class DatabaseFile {
         file,
         () -> {
           boolean clean = isClean(header(file));
-          if (!clean && !Files.exists(mark(folder))) {
+          boolean ours = isMarked(folder);
+          if (!clean && ours) {
+            keepIfThereIsRoom(folder);
+          } else if (!clean || ours && !Repair.isWhole(file)) {
             Repair.run(folder);
-          }
-          if (!Files.exists(mark(folder))) {
-            Files.createFile(mark(folder), OwnerOnly.forFile());
-            force(folder.path());
           }
           pack(file);
           OwnerOnly.narrow(file);
@@ -73,9 +72,17 @@ final class DatabaseFile {
         });
   }
 
-  /** Says that the file is written by an engine that keeps the order (docs/decisions/9). */
-  private static Path mark(DataFolder folder) {
-    return folder.path().resolve(MARK);
+  /** Whether the file is written by an engine that keeps the order (docs/decisions/9). */
+  static boolean isMarked(DataFolder folder) {
+    return Files.exists(folder.path().resolve(MARK));
+  }
+
+  /** Says so from now on. */
+  static void mark(DataFolder folder) throws IOException {
+    if (!isMarked(folder)) {
+      Files.createFile(folder.path().resolve(MARK), OwnerOnly.forFile());
+      force(folder.path());
+    }
   }
 
   /** Both header blocks; each says the same unless writing was cut short. */
@@ -91,11 +98,15 @@ final class DatabaseFile {
     }
     String text = new String(head, StandardCharsets.ISO_8859_1);
     if (!text.startsWith(FORMAT) && !text.startsWith(FORMAT, BLOCK)) {
-      throw new StoreException(
-          "%s: it is not a database of Hamper; move it away, or name another folder with --data"
-              .formatted(file));
+      throw foreign(file);
     }
     return text;
+  }
+
+  static StoreException foreign(Path file) {
+    return new StoreException(
+        "%s: it is not a database of Hamper; move it away, or name another folder with --data"
+            .formatted(file));
   }
 
   private static boolean isClean(String header) {
@@ -129,6 +140,17 @@ final class DatabaseFile {
     }
     prune(folder.recovered());
     return copy;
+  }
+
+  /** The engine can be trusted with a file of its own; a full disk does not keep it from it. */
+  private static void keepIfThereIsRoom(DataFolder folder) throws IOException {
+    try {
+      keep(folder);
+    } catch (IOException e) {
+      if (StoreTrouble.of(e) != StoreTrouble.FULL) {
+        throw e;
+      }
+    }
   }
 
   private static void prune(Path recovered) throws IOException {

@@ -199,6 +199,7 @@ public final class Engine implements AutoCloseable {
       }
       DatabaseFile.makeReady(folder);
       connectOrRepair();
+      DatabaseFile.mark(folder);
       if (Schema.isBehind(source, folder.database())) {
         end("shutdown");
         upgrade();
@@ -223,15 +224,30 @@ public final class Engine implements AutoCloseable {
 
   /** A file that seemed whole and is not is repaired like one that nobody closed. */
   private void connectOrRepair() throws SQLException, IOException {
-    try {
-      connect();
-    } catch (SQLException e) {
-      if (StoreTrouble.of(e) != StoreTrouble.DAMAGED) {
-        throw e;
-      }
+    if (!isConnected()) {
       Repair.run(folder);
       connect();
     }
+  }
+
+  /** Whether the database opens and has not lost its tables. */
+  private boolean isConnected() throws SQLException {
+    try {
+      connect();
+    } catch (SQLException e) {
+      if (StoreTrouble.of(e) == StoreTrouble.DAMAGED) {
+        return false;
+      }
+      throw e;
+    }
+    if (Schema.isHampers(source)) {
+      return true;
+    }
+    end("shutdown immediately");
+    if (DatabaseFile.isMarked(folder)) {
+      return false;
+    }
+    throw DatabaseFile.foreign(folder.database());
   }
 
   private void connect() throws SQLException {

@@ -19,12 +19,13 @@ public record EngineSetting(String scheme, int retentionMillis) {
 
   /**
    * The address of a database. What was committed is in the file (no write delay), and on the disk
-   * once it has been forced there; space is used again; nothing is written beside it.
+   * once it has been forced there; space is used again; nothing is moved about when it is closed
+   * (packing is ours); nothing is written beside it.
    *
    * @param name its path without the ending {@code .mv.db}
    */
   String url(Path name) {
-    return ("jdbc:h2:%s:%s;WRITE_DELAY=0;RETENTION_TIME=%d;REUSE_SPACE=TRUE"
+    return ("jdbc:h2:%s:%s;WRITE_DELAY=0;RETENTION_TIME=%d;REUSE_SPACE=TRUE;MAX_COMPACT_TIME=0"
             + ";DB_CLOSE_ON_EXIT=FALSE;TRACE_LEVEL_FILE=0")
         .formatted(scheme, name.toAbsolutePath(), retentionMillis);
   }

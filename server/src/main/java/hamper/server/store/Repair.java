@@ -67,6 +67,21 @@ final class Repair {
     DatabaseFile.takePlace(best, folder.database());
   }
 
+  /** Whether a file that was closed opens and has its tables; it is only looked at. */
+  static boolean isWhole(Path file) {
+    String url = url(file) + ";ACCESS_MODE_DATA=r";
+    try (Connection connection = DriverManager.getConnection(url, Engine.USER, "");
+        Statement statement = connection.createStatement();
+        ResultSet found =
+            statement.executeQuery(
+                "select 1 from information_schema.tables where table_name = 'DISPLAY'")) {
+      return found.next();
+    } catch (SQLException e) {
+      // what is wrong with somebody else, and not with the file, is told when it is opened
+      return StoreTrouble.of(e) == StoreTrouble.IN_USE;
+    }
+  }
+
   /** The versions of all displays together: the later the state, the larger. */
   private static long worthOf(Path file, Way way) {
     try {
@@ -85,9 +100,7 @@ final class Repair {
   }
 
   private static long worthOf(Path file, String user) throws SQLException {
-    String name = file.toString().substring(0, file.toString().length() - ENDING.length());
-    String url = EngineSetting.PRODUCTION.url(Path.of(name)) + ";IFEXISTS=TRUE";
-    try (Connection connection = DriverManager.getConnection(url, user, "");
+    try (Connection connection = DriverManager.getConnection(url(file), user, "");
         Statement statement = connection.createStatement()) {
       try (ResultSet rows = statement.executeQuery("script")) {
         while (rows.next()) {
@@ -102,5 +115,10 @@ final class Repair {
         statement.execute("shutdown");
       }
     }
+  }
+
+  private static String url(Path file) {
+    String name = file.toString().substring(0, file.toString().length() - ENDING.length());
+    return EngineSetting.PRODUCTION.url(Path.of(name)) + ";IFEXISTS=TRUE";
   }
 }

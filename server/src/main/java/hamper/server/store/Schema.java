@@ -13,14 +13,22 @@ final class Schema {
 
   private Schema() {}
 
+  /** Whether a database holds displays, of whatever version. */
+  static boolean isHampers(DataSource source) {
+    return JdbcClient.create(source)
+        .sql("select table_name from information_schema.tables where table_schema = 'PUBLIC'")
+        .query(String.class)
+        .list()
+        .contains(HISTORY);
+  }
+
   /**
    * Whether there are steps that a database has not taken yet.
    *
    * @param file that it lies in, for the sentence
-   * @throws StoreException where it is newer than this program, or somebody else's
+   * @throws StoreException where it is newer than this program
    */
   static boolean isBehind(DataSource source, Path file) {
-    refuseForeign(source, file);
     var steps = flyway(source).info();
     String newest =
         Arrays.stream(steps.all())
@@ -39,19 +47,6 @@ final class Schema {
 
   private static boolean isKnown(MigrationInfo step) {
     return !step.getState().name().startsWith("FUTURE");
-  }
-
-  private static void refuseForeign(DataSource source, Path file) {
-    var tables =
-        JdbcClient.create(source)
-            .sql("select table_name from information_schema.tables where table_schema = 'PUBLIC'")
-            .query(String.class)
-            .list();
-    if (!tables.contains(HISTORY)) {
-      throw new StoreException(
-          "%s: it is not a database of Hamper; move it away, or name another folder with --data"
-              .formatted(file));
-    }
   }
 
   /** Takes all steps that are missing. */

@@ -7,6 +7,7 @@ import hamper.server.store.DisplayStore;
 import hamper.server.store.Engine;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -18,11 +19,16 @@ class FullDiskTest {
   private static final int TIMES = Trial.size(2, 20);
 
   @TempDir Path folder;
+  private ServerProcess server;
+
+  @AfterEach
+  void stop() throws InterruptedException {
+    server.kill();
+  }
 
   @Test
   void workGoesOnWhenThereIsSpaceAgain() throws Exception {
-    ServerProcess server =
-        ServerProcess.start(folder, 45_000, SmallDisk.at(folder, MEGABYTES, "true"));
+    server = ServerProcess.start(folder, 45_000, SmallDisk.at(folder, MEGABYTES, "true"));
     assertThat(server.ready()).as(server.said()).isTrue();
     Path disk = SmallDisk.seenBy(server.pid(), folder);
     Twin twin = Twin.begin(server, Trial.seed());

@@ -22,6 +22,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -126,6 +127,11 @@ class HostileRequestsTest {
   private String display;
   private Plan plan;
   private int version;
+
+  @AfterEach
+  void stop() throws InterruptedException {
+    server.kill();
+  }
 
   @Test
   void nothingThatIsSentBreaksAnything() throws Exception {

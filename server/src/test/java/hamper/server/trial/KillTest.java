@@ -96,6 +96,7 @@ class KillTest {
       }
     }
     acknowledged += twins.stream().mapToInt(Twin::acknowledged).sum();
+    Trial.say("%d kills so far: %,d edits acknowledged, none lost", kills, acknowledged);
     FileSystemUtils.deleteRecursively(data);
   }
 
