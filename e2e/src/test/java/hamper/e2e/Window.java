@@ -37,15 +37,21 @@ final class Window implements AutoCloseable {
             new Browser.NewContextOptions()
                 .setViewportSize(1280, 900)
                 .setPermissions(List.of("clipboard-read", "clipboard-write")));
-    page = context.newPage();
-    page.onConsoleMessage(
+    page = tab(url);
+  }
+
+  /** One more tab of the same browser. */
+  Page tab(String url) {
+    Page tab = context.newPage();
+    tab.onConsoleMessage(
         message -> {
           if (message.type().equals("error")) {
             errors.add(message.text());
           }
         });
-    page.onPageError(errors::add);
-    page.navigate(url);
+    tab.onPageError(errors::add);
+    tab.navigate(url);
+    return tab;
   }
 
   private static Browser launch() {

@@ -5,8 +5,14 @@ import hamper.config.SendLine;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.util.HashSet;
 import java.util.HexFormat;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -29,6 +35,10 @@ public final class ConfigurationFiles {
           "full universes",
           "synchronization",
           "display start");
+
+  /** Names that some systems keep for devices, with whatever ending. */
+  private static final Pattern RESERVED =
+      Pattern.compile("con|prn|aux|nul|(com|lpt)[0-9]", Pattern.CASE_INSENSITIVE);
 
   private ConfigurationFiles() {}
 
@@ -53,9 +63,26 @@ public final class ConfigurationFiles {
     }
   }
 
-  /** A file name made of the tag, which has letters and digits only. */
-  public static String fileName(Configuration configuration) {
-    return configuration.tag() + ".configuration.json";
+  /**
+   * File names made of the tags, which have letters and digits only, by the ids of the controllers.
+   * Where two tags differ in the size of their letters only, or a system keeps a name for itself, a
+   * number follows.
+   */
+  public static Map<String, String> fileNames(List<Configuration> configurations) {
+    Map<String, String> names = new LinkedHashMap<>();
+    Set<String> taken = new HashSet<>();
+    for (Configuration one : configurations) {
+      String name = one.tag();
+      for (int i = 2; isReserved(name) || !taken.add(name.toUpperCase(Locale.ROOT)); i++) {
+        name = one.tag() + "-" + i;
+      }
+      names.put(one.controller(), name + ".configuration.json");
+    }
+    return names;
+  }
+
+  private static boolean isReserved(String name) {
+    return RESERVED.matcher(name).matches();
   }
 
   public static String sendListJson(String display, List<SendLine> lines) {

@@ -53,6 +53,10 @@ final class Formats {
     }
     JsonNode root = parse(bytes);
     checkVersion(root, "hamper-" + format);
+    List<Reason> large = NumberSizes.tooLarge(root, MOST_REASONS);
+    if (!large.isEmpty()) {
+      throw new BadFileException(large);
+    }
     String schemaName = format + ".schema.json";
     Schema schema = REGISTRY.getSchema(SchemaLocation.of(HOME + schemaName));
     List<Reason> reasons =

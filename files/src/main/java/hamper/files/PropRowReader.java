@@ -26,11 +26,13 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** Makes props of rows; a bad row makes none, and says why. */
 final class PropRowReader {
   private static final String STARTS_FORMULA = "=+-@";
+  private static final Pattern NUMBER = Pattern.compile("[+-]?\\d{1,20}([.,]\\d{1,20})?");
 
   private final Plan plan;
   private final String usualType;
@@ -107,7 +109,9 @@ final class PropRowReader {
     String text(PropColumn column) {
       String cell = raw(column);
       Require.that(
-          cell.isEmpty() || STARTS_FORMULA.indexOf(cell.charAt(0)) < 0,
+          cell.isEmpty()
+              || STARTS_FORMULA.indexOf(cell.charAt(0)) < 0
+              || NUMBER.matcher(cell).matches(),
           column.title(),
           Require.quoted(cell),
           "it begins like a formula; paste its value");

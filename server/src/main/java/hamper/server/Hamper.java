@@ -44,9 +44,18 @@ public final class Hamper {
 
   /** Runs a command; answers its exit code. */
   public static int run(String... args) {
-    return new CommandLine(new Hamper())
-        .setExecutionExceptionHandler(Trouble::handle)
-        .setCaseInsensitiveEnumValuesAllowed(true)
-        .execute(args.length == 0 ? new String[] {"--help"} : args);
+    CommandLine command =
+        new CommandLine(new Hamper())
+            .setExecutionExceptionHandler(Trouble::handle)
+            .setCaseInsensitiveEnumValuesAllowed(true);
+    int code = command.execute(args.length == 0 ? new String[] {"--help"} : args);
+    // a full disk behind standard output is not told otherwise
+    if (code != ServeCommand.RUNNING && System.out.checkError()) {
+      command
+          .getErr()
+          .println("standard output: it cannot be written; what is missing is not told");
+      return UNUSABLE;
+    }
+    return code;
   }
 }

@@ -36,7 +36,7 @@ class ManyWindowsTest extends ApiCase {
     URI base = URI.create(server.base);
     Socket socket = new Socket("127.0.0.1", base.getPort());
     String request =
-        "GET /api/events HTTP/1.1\r\nHost: localhost:%d\r\nAccept: text/event-stream\r\n\r\n";
+        "GET /api/events HTTP/1.1\r\nHost: localhost:%d\r\nAccept: text/event-stream\r\nConnection: close\r\n\r\n";
     socket
         .getOutputStream()
         .write(request.formatted(base.getPort()).getBytes(StandardCharsets.US_ASCII));

@@ -60,13 +60,14 @@ class HandoverController {
   @GetMapping("/configurations/{controller}")
   @Operation(summary = "A controller's configuration document, to download")
   ResponseEntity<byte[]> configuration(@PathVariable String id, @PathVariable String controller) {
+    List<Configuration> all = facts(id).configurations();
     Configuration configuration =
-        facts(id).configurations().stream()
+        all.stream()
             .filter(one -> one.controller().equals(controller))
             .findFirst()
             .orElseThrow(() -> new NoSuchDisplayException("controller", controller));
     return download(
-        ConfigurationFiles.fileName(configuration),
+        ConfigurationFiles.fileNames(all).get(controller),
         MediaType.APPLICATION_JSON,
         ConfigurationFiles.bytes(ConfigurationFiles.json(configuration)));
   }

@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -38,9 +39,9 @@ public final class ConfigureCommand implements Callable<Integer> {
     Facts facts = input.read();
     OutputFile.makeFolder(out);
     PrintWriter told = spec.commandLine().getOut();
+    Map<String, String> names = ConfigurationFiles.fileNames(facts.configurations());
     for (Configuration configuration : facts.configurations()) {
-      write(
-          told, ConfigurationFiles.fileName(configuration), ConfigurationFiles.json(configuration));
+      write(told, names.get(configuration.controller()), ConfigurationFiles.json(configuration));
       configuration
           .untold()
           .forEach(

@@ -23,9 +23,12 @@ final class DataOption {
     return Engine.open(folder);
   }
 
-  /** Opens it where it is. */
+  /** Opens it where something is in it. */
   Engine openExisting() {
-    existing();
+    if (!Engine.isIn(existing())) {
+      throw new Trouble(
+          "%s: no displays are kept there; name another with --data".formatted(folder));
+    }
     return open();
   }
 

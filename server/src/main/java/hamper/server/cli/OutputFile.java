@@ -1,6 +1,7 @@
 package hamper.server.cli;
 
 import java.io.IOException;
+import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
@@ -22,6 +23,8 @@ final class OutputFile {
   static void makeFolder(Path folder) throws IOException {
     try {
       Files.createDirectories(folder);
+    } catch (FileAlreadyExistsException e) {
+      throw new Trouble("%s: it is a file; name a folder with --out".formatted(folder));
     } catch (IOException e) {
       throw Trouble.of(folder, e);
     }

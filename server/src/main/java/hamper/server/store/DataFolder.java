@@ -18,12 +18,13 @@ import java.util.stream.Stream;
  */
 final class DataFolder implements AutoCloseable {
   static final String COPIES = "copies";
+  static final String DATABASE = "hamper.mv.db";
 
   private static final String LOCK = "hamper.lock";
   private static final Set<String> OURS =
       Set.of(
           LOCK,
-          "hamper.mv.db",
+          DATABASE,
           "hamper.trace.db",
           DatabaseFile.NEXT,
           DatabaseFile.PACKED,
@@ -94,7 +95,7 @@ final class DataFolder implements AutoCloseable {
   }
 
   Path database() {
-    return path.resolve("hamper.mv.db");
+    return path.resolve(DATABASE);
   }
 
   Path copies() {

@@ -7,6 +7,8 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.Optional;
+import java.util.concurrent.locks.ReadWriteLock;
+import java.util.concurrent.locks.ReentrantReadWriteLock;
 import java.util.function.Supplier;
 import javax.sql.DataSource;
 import org.h2.api.ErrorCode;
@@ -33,6 +35,9 @@ public final class Engine implements AutoCloseable {
   private final EngineSetting setting;
   private final DataSource source = new Source();
 
+  /** Held by whatever works with the database, so that it is not closed meanwhile. */
+  private final ReadWriteLock inUse = new ReentrantReadWriteLock(true);
+
   /** Missing while it is closed. */
   private JdbcConnectionPool pool;
 
@@ -45,6 +50,11 @@ public final class Engine implements AutoCloseable {
   private Engine(DataFolder folder, EngineSetting setting) {
     this.folder = folder;
     this.setting = setting;
+  }
+
+  /** Whether a folder has a database. */
+  public static boolean isIn(Path folder) {
+    return Files.exists(folder.resolve(DataFolder.DATABASE));
   }
 
   /**
@@ -107,14 +117,18 @@ public final class Engine implements AutoCloseable {
   }
 
   private <T> T guarded(StorageFailedException.Outcome outcome, Supplier<T> work) {
-    int time = awake();
+    inUse.readLock().lock();
+    int time = 0;
     try {
+      time = awake();
       return work.get();
     } catch (EmptyResultDataAccessException | DataIntegrityViolationException e) {
       throw e; // no failure of the engine: nothing is there, or nothing was taken
     } catch (DataAccessException | TransactionException e) {
       abandon(time);
       throw failed(outcome, e);
+    } finally {
+      inUse.readLock().unlock();
     }
   }
 
@@ -148,11 +162,23 @@ public final class Engine implements AutoCloseable {
   }
 
   /** Where most of a large file is waste, closes it to have it packed; edits wait meanwhile. */
-  public synchronized void pack() {
-    if (pool != null && DatabaseFile.isWaste(fileSize(), filled())) {
-      end("shutdown");
-      ready();
+  public void pack() {
+    if (!DatabaseFile.isWaste(fileSize(), filled())) {
+      return;
     }
+    inUse.writeLock().lock();
+    try {
+      reopen();
+    } finally {
+      inUse.writeLock().unlock();
+    }
+  }
+
+  private synchronized void reopen() {
+    if (pool != null) {
+      end("shutdown");
+    }
+    ready();
   }
 
   private long fileSize() {
@@ -174,8 +200,18 @@ public final class Engine implements AutoCloseable {
                 .reduce(100, (all, part) -> all * part / 100));
   }
 
+  /** What is being stored is stored first. */
   @Override
-  public synchronized void close() {
+  public void close() {
+    inUse.writeLock().lock();
+    try {
+      shut();
+    } finally {
+      inUse.writeLock().unlock();
+    }
+  }
+
+  private synchronized void shut() {
     if (pool != null) {
       end("shutdown");
     }

@@ -48,7 +48,8 @@ public enum StoreTrouble {
           || cause instanceof AccessDeniedException
           || message.contains("read-only file system")
           || message.contains("read only")
-          || message.contains("permission denied")) {
+          || message.contains("permission denied")
+          || message.contains("operation not permitted")) {
         return READ_ONLY;
       }
       if (cause instanceof OverlappingFileLockException
@@ -74,9 +75,10 @@ public enum StoreTrouble {
   private static String innermost(Throwable e) {
     List<Throwable> chain = chain(e);
     Throwable last = chain.get(chain.size() - 1);
-    String message = last.getMessage();
-    if (last instanceof FileSystemException || message == null) {
-      // the message of these is only a path
+    String message =
+        last instanceof FileSystemException file ? file.getReason() : last.getMessage();
+    if (message == null) {
+      // all that these say is a path
       return last.getClass().getSimpleName().replaceAll("(?<=[a-z])(?=[A-Z])", " ").toLowerCase();
     }
     return message.lines().findFirst().orElse("").replaceAll(" \\[[0-9.\\-/]+]$", "");

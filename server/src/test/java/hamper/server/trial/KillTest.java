@@ -42,7 +42,11 @@ class KillTest {
 
   @Test
   void whatWasAcknowledgedSurvivesKillsInQuickSuccession() throws Exception {
-    trial(Trial.size(4, 300), 1_000, Trial.size(3_000, 10_000), 0);
+    trial(
+        Trial.size(4, Integer.getInteger("hamper.trial.kills", 300)),
+        1_000,
+        Trial.size(3_000, 10_000),
+        0);
   }
 
   @Test
@@ -92,7 +96,9 @@ class KillTest {
       if (i == wanted) {
         server.end();
       } else {
-        workUntilKilled(server, twins, shortest + random.nextInt(longest - shortest));
+        // mostly short sessions, some long ones
+        double length = random.nextDouble();
+        workUntilKilled(server, twins, shortest + (int) ((longest - shortest) * length * length));
       }
     }
     acknowledged += twins.stream().mapToInt(Twin::acknowledged).sum();

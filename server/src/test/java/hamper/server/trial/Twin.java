@@ -106,6 +106,7 @@ final class Twin {
     pending = step;
     HttpResponse<String> answer = server.post(path + below, body.formatted(version));
     if (answer.statusCode() == 503) {
+      Trial.say("%s", answer.body());
       if (answer.body().contains("\"outcome\":\"NOT_STORED\"")) {
         pending = null;
       }
