@@ -32,7 +32,13 @@ onMounted(() => display.start())
       <div class="main">
         <TopBar />
         <div class="working">
-          <v-progress-linear v-if="slow" indeterminate aria-label="Hamper is working" />
+          <v-progress-linear
+            v-if="slow"
+            indeterminate
+            color="primary"
+            height="3"
+            aria-label="Hamper is working"
+          />
         </div>
         <div class="below">
           <main class="place" :data-version="display.view?.version">

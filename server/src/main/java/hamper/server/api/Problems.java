@@ -76,7 +76,7 @@ class Problems {
             unknown
                 ? "It is not known whether this was stored"
                 : "Nothing was stored, nothing can be stored now",
-            e.getMessage() + ". Hamper tries again with the next change");
+            e.getMessage() + ". Hamper tries again with the next change.");
     problem.setProperty("outcome", e.outcome().name());
     return problem;
   }

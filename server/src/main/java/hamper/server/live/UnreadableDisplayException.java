@@ -1,5 +1,7 @@
 package hamper.server.live;
 
+import hamper.value.RefusedException;
+
 /** What is stored of a display makes none; the other displays are not concerned. */
 public final class UnreadableDisplayException extends RuntimeException {
   UnreadableDisplayException(String name, Throwable cause) {
@@ -9,10 +11,10 @@ public final class UnreadableDisplayException extends RuntimeException {
         cause);
   }
 
+  /** What the core refuses is told with its place; all else would speak of the inside. */
   private static String reason(Throwable cause) {
-    String message = cause.getMessage();
-    return message == null
-        ? "a value is missing"
-        : message.lines().findFirst().orElse("").replaceAll("\\.$", "");
+    return cause instanceof RefusedException
+        ? cause.getMessage()
+        : "what stands in its rows is not known to this version";
   }
 }
