@@ -6,6 +6,7 @@ import hamper.server.store.DisplayStore;
 import hamper.server.store.DisplayStore.Listed;
 import hamper.server.store.StorageFailedException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -24,9 +25,30 @@ public class Displays {
     this.catalog = catalog;
   }
 
-  /** All of them, by name; none is opened for it. */
+  /**
+   * All of them, by name; none is opened for it. While the disk cannot be read these are the ones
+   * in memory.
+   */
   public List<Listed> list() {
-    return store.list();
+    try {
+      return store.list();
+    } catch (StorageFailedException e) {
+      return live.values().stream()
+          .map(Displays::listed)
+          .sorted(Comparator.comparing(Listed::name).thenComparing(Listed::id))
+          .toList();
+    }
+  }
+
+  private static Listed listed(LiveDisplay live) {
+    LiveDisplay.Look look = live.look();
+    Display display = look.facts().plan().display();
+    return new Listed(
+        live.id(),
+        display.name(),
+        look.version(),
+        display.props().size(),
+        display.controllers().size());
   }
 
   /** Opens all of them, so that trouble is told now; answers it, a sentence each. */

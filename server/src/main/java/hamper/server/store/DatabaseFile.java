@@ -103,6 +103,13 @@ final class DatabaseFile {
     return text;
   }
 
+  static StoreException missing(DataFolder folder) {
+    return new StoreException(
+        "%s: it is missing, though displays were kept here; %s, or remove %s to begin anew"
+            .formatted(
+                folder.database(), howToRestore(folder.path()), folder.path().resolve(MARK)));
+  }
+
   static StoreException foreign(Path file) {
     return new StoreException(
         "%s: it is not a database of Hamper; move it away, or name another folder with --data"

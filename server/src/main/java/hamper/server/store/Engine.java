@@ -47,6 +47,8 @@ public final class Engine implements AutoCloseable {
   /** How often it has been opened: a failure of an earlier time does not close a later one. */
   private int times;
 
+  private boolean ended;
+
   private Engine(DataFolder folder, EngineSetting setting) {
     this.folder = folder;
     this.setting = setting;
@@ -147,6 +149,9 @@ public final class Engine implements AutoCloseable {
 
   /** Opens it where it is not open; answers how often it has been opened. */
   private synchronized int ready() {
+    if (ended) {
+      throw new StoreException(folder.path() + ": Hamper is ending");
+    }
     if (pool == null) {
       open();
       times++;
@@ -215,6 +220,7 @@ public final class Engine implements AutoCloseable {
     if (pool != null) {
       end("shutdown");
     }
+    ended = true;
     folder.close();
   }
 
@@ -231,6 +237,9 @@ public final class Engine implements AutoCloseable {
   private void open() {
     try {
       if (!Files.exists(folder.database())) {
+        if (times > 0 || DatabaseFile.isMarked(folder)) {
+          throw DatabaseFile.missing(folder);
+        }
         upgrade();
       }
       DatabaseFile.makeReady(folder);

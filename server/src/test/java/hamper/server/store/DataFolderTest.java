@@ -97,6 +97,23 @@ class DataFolderTest {
   }
 
   @Test
+  void aFileThatHasGoneIsNoNewDatabase() throws IOException, SQLException {
+    fill("Quay");
+    try (Engine engine = Engine.open(folder())) {
+      DisplayStore store = new DisplayStore(engine);
+      fail(engine);
+      Files.delete(file());
+      assertThatThrownBy(store::list).isInstanceOf(StorageFailedException.class);
+      assertThatThrownBy(store::list)
+          .isInstanceOf(StorageFailedException.class)
+          .hasMessageContaining("it is missing, though displays were kept here");
+    }
+    refused("it is missing, though displays were kept here", "hamper restore", "to begin anew");
+    Files.delete(folder().resolve("hamper.ordered"));
+    fill("Anew");
+  }
+
+  @Test
   void aFileOfSomethingElseIsLeftAlone() throws IOException, SQLException {
     Files.createDirectories(folder());
     Files.writeString(file(), "x".repeat(10_000));
@@ -179,15 +196,20 @@ class DataFolderTest {
     assertThat(Files.size(file())).isLessThan(before / 4);
   }
 
+  /** Closes the engine as it closes itself when the disk fails. */
+  private static void fail(Engine engine) throws SQLException {
+    try (Connection connection = engine.source().getConnection();
+        Statement statement = connection.createStatement()) {
+      statement.execute("shutdown immediately");
+    }
+  }
+
   @Test
   void afterAFailureTheEngineIsOpenedAnew() throws SQLException {
     fill("Quay");
     try (Engine engine = Engine.open(folder())) {
       DisplayStore store = new DisplayStore(engine);
-      try (Connection connection = engine.source().getConnection();
-          Statement statement = connection.createStatement()) {
-        statement.execute("shutdown immediately");
-      }
+      fail(engine);
       assertThatThrownBy(() -> store.add("lost", Display.empty("Lost")))
           .isInstanceOf(StorageFailedException.class)
           .extracting(e -> ((StorageFailedException) e).outcome())
