@@ -48,7 +48,7 @@ async function settle() {
 
 <template>
   <header class="bar">
-    <v-menu>
+    <v-menu @update:model-value="(shown) => shown && display.loadList()">
       <template #activator="{ props }">
         <v-btn v-bind="props" class="name" :append-icon="mdiChevronDown" data-test="display-menu">
           {{ display.view?.name ?? 'Hamper' }}

@@ -109,8 +109,11 @@ export const useDisplay = defineStore('display', () => {
     list.value = (await attempt(api.displays)) ?? list.value
   }
 
+  /** Opens a display; what was begun on another is ended first, and its line goes. */
   async function open(id: string) {
+    await queue
     if (await refresh(id)) {
+      said.value = undefined
       localStorage.setItem('hamper.display', id)
     }
   }
@@ -183,9 +186,14 @@ export const useDisplay = defineStore('display', () => {
   }
 
   function act(work: (id: string, version: number) => Promise<Delta>, canUndo: boolean) {
+    const meant = view.value!.id
     const next = queue.then(() =>
       attempt(async () => {
         const now = view.value!
+        if (now.id !== meant) {
+          // another display was opened meanwhile: nothing of this one is done to it
+          return undefined
+        }
         try {
           const delta = await work(now.id, now.version)
           take(delta)

@@ -5,6 +5,7 @@ import hamper.display.Plan;
 import hamper.value.RefusedException;
 import hamper.value.Require;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * Several edits as one step: made one after another, or none of them.
@@ -12,12 +13,17 @@ import java.util.List;
  * @param title what they do in all, as the undo button says it
  */
 public record Together(String title, List<Edit> edits) implements Edit {
-  /** Most edits in one step. */
-  public static final int MOST = 1000;
+  /** Most edits in one step, those of steps within it counted. */
+  public static final int MOST = 5000;
 
   public Together {
     Require.name("title", title);
-    edits = List.copyOf(edits);
+    // one within another would be a thousand times a thousand
+    edits =
+        edits.stream()
+            .flatMap(
+                edit -> edit instanceof Together inner ? inner.edits().stream() : Stream.of(edit))
+            .toList();
     Require.inRange("edits", edits.size(), 1, MOST);
   }
 

@@ -4,9 +4,11 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions.HasAttributeOptions;
+import com.microsoft.playwright.options.RequestOptions;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -42,7 +44,23 @@ class ManyTabsTest {
       tabs.get(0).getByTestId("redo").click();
       show(tabs, 4);
       window.noErrors();
+      undoStaysWithItsDisplay(program, tabs.get(0));
     }
+  }
+
+  /** What was said of one display, and its undo, do not follow into another. */
+  private static void undoStaysWithItsDisplay(Program program, Page tab) {
+    tab.request()
+        .post(
+            program.url + "/api/displays",
+            RequestOptions.create().setData(Map.of("name", "Another")));
+    assertThat(tab.getByTestId("said")).not().hasText("");
+    tab.getByTestId("display-menu").click();
+    tab.getByText("Another", new Page.GetByTextOptions().setExact(true)).click();
+    assertThat(tab.getByTestId("display-menu")).containsText("Another");
+    assertThat(tab.getByTestId("said")).hasText("");
+    assertThat(tab.getByText("Undo", new Page.GetByTextOptions().setExact(true))).hasCount(0);
+    assertThat(tab.getByTestId("undo")).isDisabled();
   }
 
   private static void show(List<Page> tabs, int version) {

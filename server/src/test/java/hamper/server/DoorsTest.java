@@ -11,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -91,5 +92,13 @@ class DoorsTest {
                 .method(method, BodyPublishers.noBody()));
     assertThat(answer.status()).isEqualTo(status);
     assertThat(answer.text()).doesNotContain("Exception", "Tomcat", "java.");
+  }
+
+  @Test
+  void aBodyIsNotReadBeyondTheLargestThatIsTaken() {
+    String edit = "{\"name\":\"" + "x".repeat(21 << 20) + "\"}";
+    Started.Answer answer = server.post("/api/displays", edit);
+    assertThat(answer.status()).isEqualTo(413);
+    assertThat(answer.body().get("detail").asString()).contains("20,971,520 bytes");
   }
 }

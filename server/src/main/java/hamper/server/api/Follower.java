@@ -99,7 +99,7 @@ final class Follower {
   }
 
   /** Ends the stream; in a thread of its own, for a send that hangs may hold it. */
-  private void letGo() {
+  void letGo() {
     gone();
     senders.execute(
         () -> {

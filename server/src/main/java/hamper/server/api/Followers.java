@@ -90,7 +90,7 @@ class Followers implements ApplicationListener<ContextClosedEvent> {
   @Override
   public void onApplicationEvent(ContextClosedEvent closed) {
     heart.shutdownNow();
-    all.forEach(follower -> follower.emitter().complete());
+    all.forEach(Follower::letGo);
     senders.shutdown();
   }
 

@@ -5,6 +5,7 @@ import hamper.files.Refusals;
 import hamper.server.live.NoSuchDisplayException;
 import hamper.server.live.StaleVersionException;
 import hamper.server.live.UnreadableDisplayException;
+import hamper.server.safety.BodyTooLargeException;
 import hamper.server.store.StorageFailedException;
 import hamper.value.RefusedException;
 import java.util.List;
@@ -97,6 +98,9 @@ class Problems {
 
   @ExceptionHandler
   ProblemDetail unreadable(HttpMessageNotReadableException e) {
+    if (e.getMostSpecificCause() instanceof BodyTooLargeException large) {
+      return problem(HttpStatus.CONTENT_TOO_LARGE, "Too large", large.getMessage());
+    }
     if (e.getCause() instanceof JacksonException json) {
       return refused(Refusals.of(json));
     }

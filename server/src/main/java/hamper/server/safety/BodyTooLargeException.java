@@ -1,0 +1,10 @@
+package hamper.server.safety;
+
+import java.io.IOException;
+
+/** A body is longer than any that is taken. */
+public final class BodyTooLargeException extends IOException {
+  BodyTooLargeException(int most) {
+    super("The body is larger than %,d bytes, the most that is taken".formatted(most));
+  }
+}
