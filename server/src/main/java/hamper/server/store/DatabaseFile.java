@@ -62,11 +62,15 @@ final class DatabaseFile {
           boolean clean = isClean(header(file));
           boolean ours = isMarked(folder);
           if (!clean && ours) {
+            // dead chunks that it still names may have been overwritten: what is alive is taken
+            // over
             keepIfThereIsRoom(folder);
+            pack(file);
           } else if (!clean || ours && !Repair.isWhole(file)) {
             Repair.run(folder);
+          } else if (isWaste(Files.size(file), 0) && isWaste(Files.size(file), filled(file))) {
+            pack(file);
           }
-          pack(file);
           OwnerOnly.narrow(file);
           return null;
         });
@@ -170,17 +174,14 @@ final class DatabaseFile {
     }
   }
 
-  /** Writes what is alive of a large, mostly dead file into a new one, which takes its place. */
+  /** Writes what is alive of a file into a new one, which takes its place. */
   private static void pack(Path file) throws IOException {
-    if (!isWaste(Files.size(file), 0) || !isWaste(Files.size(file), filled(file))) {
-      return;
-    }
     Path packed = file.resolveSibling(PACKED);
     try {
       MVStore.compact(file.toString(), packed.toString(), false, null);
       takePlace(packed, file);
     } catch (MVStoreException | IOException e) {
-      // a large file is no trouble: it is tried again next time
+      // where there is no room, or it is damaged, the engine says so when it opens the file
       Files.deleteIfExists(packed);
     }
   }
@@ -246,8 +247,11 @@ final class DatabaseFile {
     force(place.toAbsolutePath().getParent());
   }
 
-  /** Forces a file, or the names in a folder, onto the disk. */
+  /** Forces a file, or the names in a folder where systems know that, onto the disk. */
   private static void force(Path path) throws IOException {
+    if (Files.isDirectory(path) && !OwnerOnly.POSIX) {
+      return;
+    }
     StandardOpenOption how =
         Files.isDirectory(path) ? StandardOpenOption.READ : StandardOpenOption.WRITE;
     try (FileChannel channel = FileChannel.open(path, how)) {

@@ -9,7 +9,8 @@ import java.nio.file.attribute.PosixFilePermissions;
 
 /** What somebody plans is nobody else's business: folders and files that only their owner reads. */
 final class OwnerOnly {
-  private static final boolean POSIX =
+  /** Whether files have owners, groups and others here. */
+  static final boolean POSIX =
       FileSystems.getDefault().supportedFileAttributeViews().contains("posix");
 
   private OwnerOnly() {}

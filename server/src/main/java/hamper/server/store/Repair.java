@@ -20,7 +20,6 @@ import org.h2.mvstore.MVStoreException;
  * is taken (docs/decisions/9).
  */
 final class Repair {
-  private static final String TRIED = "hamper.tried";
   private static final String ENDING = ".mv.db";
 
   /** What a file is worth from which nothing can be read. */
@@ -48,17 +47,19 @@ final class Repair {
     Path best = folder.path().resolve(DatabaseFile.NEXT);
     long worth = NOTHING;
     for (Way way : WAYS) {
-      Path tried = folder.path().toAbsolutePath().resolve(TRIED + ENDING);
+      Path tried = folder.path().toAbsolutePath().resolve("hamper.tried" + ENDING);
+      Path whole = folder.path().toAbsolutePath().resolve("hamper.whole" + ENDING);
       try {
         Files.deleteIfExists(tried);
         Files.copy(folder.database(), tried);
-        long found = worthOf(tried, way);
+        long found = worthOf(tried, whole, way);
         if (found > worth) {
           worth = found;
-          DatabaseFile.takePlace(tried, best);
+          DatabaseFile.takePlace(whole, best);
         }
       } finally {
         Files.deleteIfExists(tried);
+        Files.deleteIfExists(whole);
       }
     }
     if (worth == NOTHING) {
@@ -83,9 +84,11 @@ final class Repair {
   }
 
   /** The versions of all displays together: the later the state, the larger. */
-  private static long worthOf(Path file, Way way) {
+  private static long worthOf(Path tried, Path file, Way way) {
     try {
-      way.open(file);
+      way.open(tried);
+      // only what is alive: the file itself may still name what has been overwritten
+      MVStore.compact(tried.toString(), file.toString(), false, null);
     } catch (MVStoreException e) {
       return NOTHING;
     }

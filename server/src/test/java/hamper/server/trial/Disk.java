@@ -38,6 +38,15 @@ final class Disk {
     }
   }
 
+  /** It was being written. */
+  void takeBeginning(Event event, Random random) {
+    if (event instanceof Written written) {
+      put(written.position(), written.bytes(), 0, random.nextInt(written.bytes().length + 1));
+    } else if (random.nextBoolean()) {
+      take(event);
+    }
+  }
+
   /** It was on its way: all of it got there, nothing, its beginning, or any of its sectors. */
   void takePerhaps(Event event, Random random) {
     int luck = random.nextInt(4);

@@ -21,6 +21,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Tag;
@@ -34,14 +35,6 @@ import org.springframework.util.FileSystemUtils;
  */
 @Tag("trial")
 class PowerCutTest {
-  /** How long edits are made (ms): in the long form until freed space has long been used again. */
-  private static final int SESSION = Trial.size(4_000, 100_000);
-
-  private static final int CUTS = Trial.size(60, 1_000);
-
-  /** How long a planner thinks (ms). */
-  private static final int THINKING = 30;
-
   @TempDir Path folder;
 
   private final Random random = new Random(Trial.seed());
@@ -49,12 +42,60 @@ class PowerCutTest {
   /** The display at each version. */
   private final Map<Integer, Display> versions = new HashMap<>();
 
+  /** In the long form freed space has long been used again when the power goes. */
   @Test
   void whatWasAcknowledgedSurvivesCutsOfPower() throws Exception {
+    trial(
+        How.CUTS_OF_POWER,
+        EngineSetting.PRODUCTION.retentionMillis(),
+        Trial.size(4_000, 100_000),
+        30,
+        Trial.size(40, 1_000));
+  }
+
+  /**
+   * A kill leaves what was written, in order, and the last of it in part. What a commit freed, the
+   * next one may use here: the shortest way to a moment at which something would be lost.
+   */
+  @Test
+  void whatWasAcknowledgedSurvivesKillsAtAnyMoment() throws Exception {
+    trial(How.KILLS, 0, Trial.size(4_000, 20_000), 0, Trial.size(60, 1_000));
+  }
+
+  private enum How {
+    CUTS_OF_POWER,
+    KILLS;
+
+    @Override
+    public String toString() {
+      return name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
+    Disk disk(Disk forced, List<Event> unforced, Random random) {
+      Disk disk = forced.copy();
+      for (int i = 0; i < unforced.size(); i++) {
+        if (this == CUTS_OF_POWER) {
+          disk.takePerhaps(unforced.get(i), random);
+        } else if (i < unforced.size() - 1) {
+          disk.take(unforced.get(i));
+        } else {
+          disk.takeBeginning(unforced.get(i), random);
+        }
+      }
+      return disk;
+    }
+  }
+
+  /**
+   * @param session how long edits are made (ms)
+   * @param thinking how long a planner thinks (ms)
+   */
+  private void trial(How how, int retention, int session, int thinking, int times)
+      throws Exception {
     RecordedFiles.record();
-    work();
+    work(retention, session, thinking);
     List<Event> events = RecordedFiles.events();
-    List<Integer> cuts = random.ints(CUTS, 0, events.size()).sorted().boxed().toList();
+    List<Integer> cuts = random.ints(times, 0, events.size()).sorted().boxed().toList();
     Disk forced = new Disk(RecordedFiles.begin());
     List<Event> unforced = new ArrayList<>();
     int acknowledged = 0;
@@ -71,21 +112,24 @@ class PowerCutTest {
       }
       while (tested < cuts.size() && cuts.get(tested) == i) {
         if (acknowledged > 0) {
-          cutPower(forced, unforced, acknowledged);
+          look(how.disk(forced, unforced, random), acknowledged);
         }
         tested++;
       }
     }
     Trial.say(
-        "%d cuts of power within %,d edits, %,d writes to the file: nothing acknowledged is missing",
-        tested, versions.size(), events.stream().filter(e -> !(e instanceof Acknowledged)).count());
+        "%d %s within %,d edits at a retention time of %,d ms, %,d writes to the file: nothing acknowledged is missing",
+        tested,
+        how,
+        versions.size(),
+        retention,
+        events.stream().filter(e -> !(e instanceof Acknowledged)).count());
   }
 
-  private void work() throws InterruptedException {
+  private void work(int retention, int session, int thinking) throws InterruptedException {
     EngineSetting recorded =
         new EngineSetting(
-            EngineSetting.PRODUCTION.scheme() + ":" + RecordedFiles.SCHEME,
-            EngineSetting.PRODUCTION.retentionMillis());
+            EngineSetting.PRODUCTION.scheme() + ":" + RecordedFiles.SCHEME, retention);
     try (Engine engine = Engine.open(folder.resolve("worked"), recorded)) {
       DisplayStore store = new DisplayStore(engine);
       Plan plan = new Plan(DemoDisplay.read(CatalogueFiles.shipped()), CatalogueFiles.shipped());
@@ -94,7 +138,7 @@ class PowerCutTest {
       int version = 1;
       versions.put(version, plan.display());
       RecordedFiles.acknowledge(version);
-      long end = System.currentTimeMillis() + SESSION;
+      long end = System.currentTimeMillis() + session;
       while (System.currentTimeMillis() < end) {
         Edit edit = edits.next(plan);
         Edit.Applied applied = edit.applyTo(plan);
@@ -105,23 +149,29 @@ class PowerCutTest {
         store.save("demo", plan.display(), applied.plan().display(), entry);
         RecordedFiles.acknowledge(version);
         plan = applied.plan();
-        Thread.sleep(THINKING);
+        Thread.sleep(thinking);
       }
     }
   }
 
-  private void cutPower(Disk forced, List<Event> unforced, int acknowledged) throws IOException {
-    Disk disk = forced.copy();
-    unforced.forEach(event -> disk.takePerhaps(event, random));
+  private void look(Disk disk, int acknowledged) throws IOException {
     Path data = Files.createDirectories(folder.resolve("cut"));
     Files.write(data.resolve("hamper.mv.db"), disk.content());
+    Files.createFile(data.resolve("hamper.ordered"));
+    int version = looked(data, acknowledged);
+    // what was found is there the next time too
+    assertThat(looked(data, acknowledged)).isEqualTo(version);
+    FileSystemUtils.deleteRecursively(data);
+  }
+
+  private int looked(Path data, int acknowledged) {
     try (Engine engine = Engine.open(data)) {
       DisplayStore store = new DisplayStore(engine);
       DisplayStore.Stored stored = store.read("demo");
       assertThat(stored.version()).as("version after a cut").isGreaterThanOrEqualTo(acknowledged);
       assertThat(stored.display()).isEqualTo(versions.get(stored.version()));
       assertThat(store.log("demo")).hasSize(stored.version() - 1);
+      return stored.version();
     }
-    FileSystemUtils.deleteRecursively(data);
   }
 }
