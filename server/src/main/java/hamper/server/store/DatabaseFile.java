@@ -30,7 +30,7 @@ final class DatabaseFile {
   /** A file that is being made, and takes the place of the database when it is whole. */
   static final String NEXT = "hamper.next.mv.db";
 
-  static final String PACKED = "hamper.packed";
+  static final String PACKED = "hamper.packed.mv.db";
   static final String MARK = "hamper.ordered";
 
   private static final int BLOCK = 4096;
@@ -52,13 +52,15 @@ final class DatabaseFile {
   /**
    * Leaves a file that the engine opens as it is.
    *
+   * @return the file as nobody closed it, where that was so and there was room to keep it
    * @throws StoreException where it is no database, or is damaged beyond repair
    */
-  static void makeReady(DataFolder folder) {
+  static Optional<Path> makeReady(DataFolder folder) {
     Path file = folder.database();
-    StoreTrouble.told(
+    return StoreTrouble.told(
         file,
         () -> {
+          Optional<Path> kept = Optional.empty();
           boolean clean = isClean(header(file));
           boolean ours = isMarked(folder);
           if (!clean && ours) {
@@ -72,7 +74,7 @@ final class DatabaseFile {
             pack(file);
           }
           OwnerOnly.narrow(file);
-          return null;
+          return kept;
         });
   }
 
@@ -154,13 +156,14 @@ final class DatabaseFile {
   }
 
   /** The engine can be trusted with a file of its own; a full disk does not keep it from it. */
-  private static void keepIfThereIsRoom(DataFolder folder) throws IOException {
+  private static Optional<Path> keepIfThereIsRoom(DataFolder folder) throws IOException {
     try {
-      keep(folder);
+      return Optional.of(keep(folder));
     } catch (IOException e) {
       if (StoreTrouble.of(e) != StoreTrouble.FULL) {
         throw e;
       }
+      return Optional.empty();
     }
   }
 
@@ -179,9 +182,12 @@ final class DatabaseFile {
     Path packed = file.resolveSibling(PACKED);
     try {
       MVStore.compact(file.toString(), packed.toString(), false, null);
-      takePlace(packed, file);
+      if (Repair.isWhole(packed)) {
+        takePlace(packed, file);
+      }
     } catch (MVStoreException | IOException e) {
       // where there is no room, or it is damaged, the engine says so when it opens the file
+    } finally {
       Files.deleteIfExists(packed);
     }
   }

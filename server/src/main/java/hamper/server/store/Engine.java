@@ -3,6 +3,7 @@ package hamper.server.store;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -242,8 +243,7 @@ public final class Engine implements AutoCloseable {
         }
         upgrade();
       }
-      DatabaseFile.makeReady(folder);
-      connectOrRepair();
+      connectOrRepair(DatabaseFile.makeReady(folder));
       DatabaseFile.mark(folder);
       if (Schema.isBehind(source, folder.database())) {
         end("shutdown");
@@ -267,9 +267,16 @@ public final class Engine implements AutoCloseable {
     DatabaseFile.replace(folder, setting, begin, Schema::migrate);
   }
 
-  /** A file that seemed whole and is not is repaired like one that nobody closed. */
-  private void connectOrRepair() throws SQLException, IOException {
+  /**
+   * A file that cannot be opened is repaired.
+   *
+   * @param kept as it was before it was tried
+   */
+  private void connectOrRepair(Optional<Path> kept) throws SQLException, IOException {
     if (!isConnected()) {
+      if (kept.isPresent()) {
+        Files.copy(kept.get(), folder.database(), StandardCopyOption.REPLACE_EXISTING);
+      }
       Repair.run(folder);
       connect();
     }

@@ -27,15 +27,31 @@ final class Repair {
 
   private Repair() {}
 
-  /** A way to open a file that makes it whole. */
+  /** A way to make a whole file of one that is tried. */
   private interface Way {
-    void open(Path file);
+    void make(String tried, String whole) throws IOException;
   }
 
   private static final List<Way> WAYS =
       List.of(
-          file -> {},
-          file -> new MVStore.Builder().fileName(file.toString()).recoveryMode().open().close());
+          Repair::copy,
+          (tried, whole) -> MVStore.compact(tried, whole, false, null),
+          (tried, whole) -> {
+            recover(tried);
+            copy(tried, whole);
+          },
+          (tried, whole) -> {
+            recover(tried);
+            MVStore.compact(tried, whole, false, null);
+          });
+
+  private static void copy(String tried, String whole) throws IOException {
+    Files.copy(Path.of(tried), Path.of(whole));
+  }
+
+  private static void recover(String file) {
+    new MVStore.Builder().fileName(file).recoveryMode().open().close();
+  }
 
   /**
    * Puts a whole file in the place of the database; as it was, it is kept.
@@ -51,6 +67,7 @@ final class Repair {
       Path whole = folder.path().toAbsolutePath().resolve("hamper.whole" + ENDING);
       try {
         Files.deleteIfExists(tried);
+        Files.deleteIfExists(whole);
         Files.copy(folder.database(), tried);
         long found = worthOf(tried, whole, way);
         if (found > worth) {
@@ -84,16 +101,16 @@ final class Repair {
   }
 
   /** The versions of all displays together: the later the state, the larger. */
-  private static long worthOf(Path tried, Path file, Way way) {
+  private static long worthOf(Path tried, Path file, Way way) throws IOException {
     try {
-      way.open(tried);
-      // only what is alive: the file itself may still name what has been overwritten
-      MVStore.compact(tried.toString(), file.toString(), false, null);
+      way.make(tried.toString(), file.toString());
     } catch (MVStoreException e) {
       return NOTHING;
     }
     for (String user : List.of(Engine.USER, Engine.NAMELESS)) {
       try {
+        // what opens once may be refused after a clean end: only what opens twice is whole
+        worthOf(file, user);
         return worthOf(file, user);
       } catch (SQLException e) {
         // with the other user, or not at all

@@ -170,10 +170,10 @@ class DataFolderTest {
   void whatWasBegunAndNeverFinishedIsCleanedUp() throws IOException {
     fill("Quay");
     Files.writeString(folder().resolve("hamper.next.mv.db"), "half");
-    Files.writeString(folder().resolve("hamper.packed"), "half");
+    Files.writeString(folder().resolve("hamper.packed.mv.db"), "half");
     fill("Again");
     assertThat(folder().resolve("hamper.next.mv.db")).doesNotExist();
-    assertThat(folder().resolve("hamper.packed")).doesNotExist();
+    assertThat(folder().resolve("hamper.packed.mv.db")).doesNotExist();
   }
 
   @Test

@@ -112,7 +112,7 @@ class PowerCutTest {
       }
       while (tested < cuts.size() && cuts.get(tested) == i) {
         if (acknowledged > 0) {
-          look(how.disk(forced, unforced, random), acknowledged);
+          look(how.disk(forced, unforced, random), retention, acknowledged);
         }
         tested++;
       }
@@ -154,18 +154,19 @@ class PowerCutTest {
     }
   }
 
-  private void look(Disk disk, int acknowledged) throws IOException {
+  private void look(Disk disk, int retention, int acknowledged) throws IOException {
     Path data = Files.createDirectories(folder.resolve("cut"));
     Files.write(data.resolve("hamper.mv.db"), disk.content());
     Files.createFile(data.resolve("hamper.ordered"));
-    int version = looked(data, acknowledged);
+    int version = looked(data, retention, acknowledged);
     // what was found is there the next time too
-    assertThat(looked(data, acknowledged)).isEqualTo(version);
+    assertThat(looked(data, retention, acknowledged)).isEqualTo(version);
     FileSystemUtils.deleteRecursively(data);
   }
 
-  private int looked(Path data, int acknowledged) {
-    try (Engine engine = Engine.open(data)) {
+  private int looked(Path data, int retention, int acknowledged) {
+    EngineSetting setting = new EngineSetting(EngineSetting.PRODUCTION.scheme(), retention);
+    try (Engine engine = Engine.open(data, setting)) {
       DisplayStore store = new DisplayStore(engine);
       DisplayStore.Stored stored = store.read("demo");
       assertThat(stored.version()).as("version after a cut").isGreaterThanOrEqualTo(acknowledged);
