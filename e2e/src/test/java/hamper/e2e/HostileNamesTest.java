@@ -48,7 +48,7 @@ class HostileNamesTest {
           List.of("Overview", "Network", "Controllers", "Props", "Patch", "Loads", "Handover")) {
         window.go(place);
         window.page.waitForTimeout(300);
-        assertThat(window.page.locator("img, main script, main b")).hasCount(0);
+        assertThat(window.page.locator("main img, main script, b:text-is('bold')")).hasCount(0);
       }
       window.page.getByTestId("findings-pill").click();
       window.page.keyboard().press("/");

@@ -219,7 +219,8 @@ class HostileRequestsTest {
     check(parts[0] + " " + uri, body, answer);
     if (answer.statusCode() == 200 && answer.body().startsWith("{\"fromVersion\"")) {
       version = Json.MAPPER.readTree(answer.body()).get("version").asInt();
-      plan = read();
+      // most edits still fit a display a few steps ago
+      plan = version % 5 == 0 ? read() : plan;
     }
     return took;
   }

@@ -43,7 +43,7 @@ class KillTest {
   @Test
   void whatWasAcknowledgedSurvivesKillsInQuickSuccession() throws Exception {
     trial(
-        Trial.size(4, Integer.getInteger("hamper.trial.kills", 300)),
+        Trial.size(3, Integer.getInteger("hamper.trial.kills", 300)),
         1_000,
         Trial.size(3_000, 10_000),
         0);
@@ -51,7 +51,7 @@ class KillTest {
 
   @Test
   void whatWasAcknowledgedSurvivesKillsAfterLongSessions() throws Exception {
-    trial(Trial.size(1, 20), Trial.size(4_000, 61_000), Trial.size(5_000, 70_000), 45_000);
+    trial(Trial.size(1, 20), Trial.size(2_000, 61_000), Trial.size(3_000, 70_000), 45_000);
   }
 
   private void trial(int wanted, int shortest, int longest, int retention) throws Exception {

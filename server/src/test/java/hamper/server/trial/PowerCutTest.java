@@ -48,9 +48,9 @@ class PowerCutTest {
     trial(
         How.CUTS_OF_POWER,
         EngineSetting.PRODUCTION.retentionMillis(),
-        Trial.size(4_000, 100_000),
+        Trial.size(2_000, 100_000),
         30,
-        Trial.size(40, 1_000));
+        Trial.size(30, 1_000));
   }
 
   /**
@@ -59,7 +59,7 @@ class PowerCutTest {
    */
   @Test
   void whatWasAcknowledgedSurvivesKillsAtAnyMoment() throws Exception {
-    trial(How.KILLS, 0, Trial.size(4_000, 20_000), 0, Trial.size(60, 1_000));
+    trial(How.KILLS, 0, Trial.size(2_000, 20_000), 0, Trial.size(40, 1_000));
   }
 
   private enum How {
