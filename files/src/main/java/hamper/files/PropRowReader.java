@@ -48,11 +48,7 @@ final class PropRowReader {
   private final Map<String, Integer> rowOf = new HashMap<>();
   private final Set<String> namesBefore;
 
-  /** What all rows so far have asked for, the bad ones too. */
-  private int names;
-
-  private long pieces;
-  private long sections;
+  private final RowBudget budget = new RowBudget();
 
   PropRowReader(Plan plan, String usualType, Map<PropColumn, Integer> columns) {
     this.plan = plan;
@@ -171,7 +167,7 @@ final class PropRowReader {
     WhatCell what = WhatCell.read(cells.text(PropColumn.WHAT));
     String pieceName = cells.text(PropColumn.PIECE);
     Optional<String> zone = zone(cells.text(PropColumn.ZONE));
-    spend(NumberedNames.count(name), what);
+    budget.spend(NumberedNames.count(name), what);
     List<String> names = NumberedNames.of(name);
     names.forEach(one -> checkName(one, pieceName));
     List<Prop> props = new ArrayList<>();
@@ -187,23 +183,6 @@ final class PropRowReader {
     // only now, so that a row is taken as a whole or not at all
     props.forEach(prop -> keep(prop, cells.row.number()));
     return pixels;
-  }
-
-  /** Counts what a row asks for before any of it is made. */
-  private void spend(int count, WhatCell what) {
-    names += count;
-    pieces += (long) count * what.count();
-    sections += (long) count * what.count() * what.sizes().size();
-    Require.that(
-        names <= PropRows.MOST_PROPS,
-        PropColumn.PROP.title(),
-        "%,d props with this row".formatted(names),
-        "one table makes at most %,d; split it in several".formatted(PropRows.MOST_PROPS));
-    Require.that(
-        pieces <= PropRows.MOST_PARTS && sections <= PropRows.MOST_PARTS,
-        PropColumn.WHAT.title(),
-        "%,d pieces of %,d sections with this row".formatted(pieces, sections),
-        "one table makes at most %,d of each; split it in several".formatted(PropRows.MOST_PARTS));
   }
 
   private void checkName(String name, String pieceName) {

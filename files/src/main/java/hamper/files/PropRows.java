@@ -29,12 +29,6 @@ public record PropRows(
   /** Most rows of one table. */
   public static final int MOST_ROWS = 10_000;
 
-  /** Most props that one table makes. */
-  static final int MOST_PROPS = PutProps.MOST;
-
-  /** Most pieces, and most sections, that one table makes. */
-  static final int MOST_PARTS = 50_000;
-
   /**
    * One row.
    *

@@ -1,0 +1,37 @@
+package hamper.files;
+
+import hamper.edit.PutProps;
+import hamper.value.Require;
+
+/** Counts what the rows of a table ask for, the bad ones too, before any of it is made. */
+final class RowBudget {
+  /** Most props that one table makes. */
+  private static final int MOST_PROPS = PutProps.MOST;
+
+  /** Most pieces, and most sections, that one table makes. */
+  private static final int MOST_PARTS = 50_000;
+
+  private int props;
+  private long pieces;
+  private long sections;
+
+  /**
+   * @param count of props that a row makes
+   * @throws hamper.value.RefusedException where the table asks for more than one makes
+   */
+  void spend(int count, WhatCell what) {
+    props += count;
+    pieces += (long) count * what.count();
+    sections += (long) count * what.count() * what.sizes().size();
+    Require.that(
+        props <= MOST_PROPS,
+        PropColumn.PROP.title(),
+        "%,d props with this row".formatted(props),
+        "one table makes at most %,d; split it in several".formatted(MOST_PROPS));
+    Require.that(
+        pieces <= MOST_PARTS && sections <= MOST_PARTS,
+        PropColumn.WHAT.title(),
+        "%,d pieces of %,d sections with this row".formatted(pieces, sections),
+        "one table makes at most %,d of each; split it in several".formatted(MOST_PARTS));
+  }
+}
