@@ -1,7 +1,7 @@
 package hamper.files;
 
 import hamper.edit.PutProps;
-import hamper.value.Require;
+import hamper.value.RefusedException;
 
 /** Counts what the rows of a table ask for, the bad ones too, before any of it is made. */
 final class RowBudget {
@@ -23,15 +23,18 @@ final class RowBudget {
     props += count;
     pieces += (long) count * what.count();
     sections += (long) count * what.count() * what.sizes().size();
-    Require.that(
-        props <= MOST_PROPS,
-        PropColumn.PROP.title(),
-        "%,d props with this row".formatted(props),
-        "one table makes at most %,d; split it in several".formatted(MOST_PROPS));
-    Require.that(
-        pieces <= MOST_PARTS && sections <= MOST_PARTS,
-        PropColumn.WHAT.title(),
-        "%,d pieces of %,d sections with this row".formatted(pieces, sections),
-        "one table makes at most %,d of each; split it in several".formatted(MOST_PARTS));
+    // words are made only when they are said: there are as many calls as rows
+    if (props > MOST_PROPS) {
+      throw new RefusedException(
+          PropColumn.PROP.title(),
+          "%,d props with this row".formatted(props),
+          "one table makes at most %,d; split it in several".formatted(MOST_PROPS));
+    }
+    if (pieces > MOST_PARTS || sections > MOST_PARTS) {
+      throw new RefusedException(
+          PropColumn.WHAT.title(),
+          "%,d pieces of %,d sections with this row".formatted(pieces, sections),
+          "one table makes at most %,d of each; split it in several".formatted(MOST_PARTS));
+    }
   }
 }

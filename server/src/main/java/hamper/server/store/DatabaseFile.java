@@ -231,7 +231,7 @@ final class DatabaseFile {
     }
     JdbcConnectionPool pool =
         JdbcConnectionPool.create(
-            setting.url(folder.path().resolve(NEXT.replace(".mv.db", ""))), Engine.USER, "");
+            setting.url(folder.path().resolve(NEXT.replace(".mv.db", ""))), OpenDatabase.USER, "");
     try (Connection connection = pool.getConnection();
         Statement statement = connection.createStatement()) {
       work.accept(pool);

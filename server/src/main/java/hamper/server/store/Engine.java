@@ -1,19 +1,13 @@
 package hamper.server.store;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.SQLException;
-import java.sql.Statement;
-import java.util.Optional;
 import java.util.concurrent.locks.ReadWriteLock;
 import java.util.concurrent.locks.ReentrantReadWriteLock;
 import java.util.function.Supplier;
 import javax.sql.DataSource;
-import org.h2.api.ErrorCode;
-import org.h2.jdbcx.JdbcConnectionPool;
 import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.EmptyResultDataAccessException;
@@ -27,11 +21,6 @@ import org.springframework.transaction.TransactionException;
  * attempt, for as long as it takes.
  */
 public final class Engine implements AutoCloseable {
-  static final String USER = "sa";
-
-  /** The first servers made their file with a user without a name, the command line with ours. */
-  static final String NAMELESS = "";
-
   private final DataFolder folder;
   private final EngineSetting setting;
   private final DataSource source = new Source();
@@ -40,10 +29,7 @@ public final class Engine implements AutoCloseable {
   private final ReadWriteLock inUse = new ReentrantReadWriteLock(true);
 
   /** Missing while it is closed. */
-  private JdbcConnectionPool pool;
-
-  /** Keeps the database open between uses. */
-  private Connection anchor;
+  private OpenDatabase database;
 
   /** How often it has been opened: a failure of an earlier time does not close a later one. */
   private int times;
@@ -153,8 +139,8 @@ public final class Engine implements AutoCloseable {
     if (ended) {
       throw new StoreException(folder.path() + ": Hamper is ending");
     }
-    if (pool == null) {
-      open();
+    if (database == null) {
+      database = new Opening(folder, setting).open(times > 0);
       times++;
     }
     return times;
@@ -162,8 +148,8 @@ public final class Engine implements AutoCloseable {
 
   /** Closes at once what has failed; nothing more is written by it. */
   private synchronized void abandon(int time) {
-    if (time == times && pool != null) {
-      end("shutdown immediately");
+    if (time == times && database != null) {
+      end(OpenDatabase.End.AT_ONCE);
     }
   }
 
@@ -181,8 +167,8 @@ public final class Engine implements AutoCloseable {
   }
 
   private synchronized void reopen() {
-    if (pool != null) {
-      end("shutdown");
+    if (database != null) {
+      end(OpenDatabase.End.CLEAN);
     }
     ready();
   }
@@ -218,131 +204,29 @@ public final class Engine implements AutoCloseable {
   }
 
   private synchronized void shut() {
-    if (pool != null) {
-      end("shutdown");
+    if (database != null) {
+      end(OpenDatabase.End.CLEAN);
     }
     ended = true;
     folder.close();
   }
 
-  private void end(String how) {
-    try (Statement statement = anchor.createStatement()) {
-      statement.execute(how);
-    } catch (SQLException e) {
-      // it has closed itself already
-    }
-    pool.dispose();
-    pool = null;
-  }
-
-  private void open() {
-    try {
-      if (!Files.exists(folder.database())) {
-        if (times > 0 || DatabaseFile.isMarked(folder)) {
-          throw DatabaseFile.missing(folder);
-        }
-        upgrade();
-      }
-      connectOrRepair(DatabaseFile.makeReady(folder));
-      DatabaseFile.mark(folder);
-      if (Schema.isBehind(source, folder.database())) {
-        end("shutdown");
-        upgrade();
-        connect();
-      }
-    } catch (SQLException | IOException | RuntimeException e) {
-      if (pool != null) {
-        end("shutdown immediately");
-      }
-      throw e instanceof StoreException told
-          ? told
-          : new StoreException(StoreTrouble.sentence(folder.database(), e), e);
-    }
-  }
-
-  /** Brings the tables of a copy up to date, which then takes the place; makes them anew. */
-  private void upgrade() throws IOException {
-    Optional<Path> begin =
-        Files.exists(folder.database()) ? Optional.of(DatabaseFile.keep(folder)) : Optional.empty();
-    DatabaseFile.replace(folder, setting, begin, Schema::migrate);
-  }
-
-  /**
-   * A file that cannot be opened is repaired.
-   *
-   * @param kept as it was before it was tried
-   */
-  private void connectOrRepair(Optional<Path> kept) throws SQLException, IOException {
-    if (!isConnected()) {
-      if (kept.isPresent()) {
-        Files.copy(kept.get(), folder.database(), StandardCopyOption.REPLACE_EXISTING);
-      }
-      Repair.run(folder);
-      connect();
-    }
-  }
-
-  /** Whether the database opens and has not lost its tables. */
-  private boolean isConnected() throws SQLException {
-    try {
-      connect();
-    } catch (SQLException e) {
-      if (StoreTrouble.of(e) == StoreTrouble.DAMAGED) {
-        return false;
-      }
-      throw e;
-    }
-    if (Schema.isHampers(source)) {
-      return true;
-    }
-    end("shutdown immediately");
-    if (DatabaseFile.isMarked(folder)) {
-      return false;
-    }
-    throw DatabaseFile.foreign(folder.database());
-  }
-
-  private void connect() throws SQLException {
-    pool = JdbcConnectionPool.create(url(), USER, "");
-    try {
-      anchor = pool.getConnection();
-    } catch (SQLException e) {
-      pool.dispose();
-      pool = null;
-      if (e.getErrorCode() != ErrorCode.WRONG_USER_OR_PASSWORD) {
-        throw e;
-      }
-      addUser();
-      connect();
-    }
-  }
-
-  private void addUser() throws SQLException {
-    JdbcConnectionPool nameless = JdbcConnectionPool.create(url(), NAMELESS, "");
-    try (Connection connection = nameless.getConnection();
-        Statement statement = connection.createStatement()) {
-      statement.execute("create user " + USER + " password '' admin");
-      statement.execute("shutdown");
-    } finally {
-      nameless.dispose();
-    }
-  }
-
-  private String url() {
-    return setting.url(folder.path().resolve("hamper"));
+  private void end(OpenDatabase.End how) {
+    database.end(how);
+    database = null;
   }
 
   private final class Source extends AbstractDataSource {
     @Override
     public Connection getConnection() throws SQLException {
-      JdbcConnectionPool open;
+      OpenDatabase open;
       synchronized (Engine.this) {
-        open = pool;
+        open = database;
       }
       if (open == null) {
         throw new SQLException("The database is closed", "08003");
       }
-      return open.getConnection();
+      return open.pool().getConnection();
     }
 
     @Override

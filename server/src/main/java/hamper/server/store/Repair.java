@@ -88,7 +88,7 @@ final class Repair {
   /** Whether a file that was closed opens and has its tables; it is only looked at. */
   static boolean isWhole(Path file) {
     String url = url(file) + ";ACCESS_MODE_DATA=r";
-    try (Connection connection = DriverManager.getConnection(url, Engine.USER, "");
+    try (Connection connection = DriverManager.getConnection(url, OpenDatabase.USER, "");
         Statement statement = connection.createStatement();
         ResultSet found =
             statement.executeQuery(
@@ -107,7 +107,7 @@ final class Repair {
     } catch (MVStoreException e) {
       return NOTHING;
     }
-    for (String user : List.of(Engine.USER, Engine.NAMELESS)) {
+    for (String user : List.of(OpenDatabase.USER, OpenDatabase.NAMELESS)) {
       try {
         // what opens once may be refused after a clean end: only what opens twice is whole
         worthOf(file, user);

@@ -1,6 +1,7 @@
 package hamper.server.store;
 
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.Function;
 
@@ -18,6 +19,16 @@ record Table(String name, int keys, List<String> columns, Function<Parts, List<O
   /** The key of a row, for comparing. */
   List<Object> keyOf(Object[] row) {
     return Arrays.asList(Arrays.copyOf(row, keys));
+  }
+
+  /** Rows as the database orders them, with the display's id in front. */
+  Comparator<Object[]> byKey() {
+    return (a, b) -> Arrays.compare(a, 1, 1 + keys, b, 1, 1 + keys, Table::compare);
+  }
+
+  @SuppressWarnings("unchecked") // a column holds values of one type
+  private static int compare(Object a, Object b) {
+    return ((Comparable<Object>) a).compareTo(b);
   }
 
   String insert() {

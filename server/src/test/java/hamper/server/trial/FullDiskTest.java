@@ -28,7 +28,7 @@ class FullDiskTest {
 
   @Test
   void workGoesOnWhenThereIsSpaceAgain() throws Exception {
-    server = ServerProcess.start(folder, 45_000, SmallDisk.at(folder, MEGABYTES, "true"));
+    server = ServerProcess.start(folder, 45_000, true, SmallDisk.at(folder, MEGABYTES, "true"));
     assertThat(server.ready()).as(server.said()).isTrue();
     Path disk = SmallDisk.seenBy(server.pid(), folder);
     Twin twin = Twin.begin(server, Trial.seed());

@@ -135,8 +135,7 @@ class HostileRequestsTest {
 
   @Test
   void nothingThatIsSentBreaksAnything() throws Exception {
-    server = ServerProcess.start(folder, 45_000, List.of());
-    assertThat(server.ready()).as(server.said()).isTrue();
+    server = ServerProcess.usual(folder);
     for (int repeat = 1; repeat <= REPEATS; repeat++) {
       display = create("/api/displays/demo", "");
       edits = new RandomEdits(Trial.seed() + repeat);
@@ -158,8 +157,7 @@ class HostileRequestsTest {
     }
     Map<String, String> before = files();
     server.kill();
-    server = ServerProcess.start(folder, 45_000, List.of());
-    assertThat(server.ready()).as(server.said()).isTrue();
+    server = ServerProcess.usual(folder);
     assertThat(files()).isEqualTo(before);
     Trial.say("%d displays are the same after a restart", before.size());
     server.end();

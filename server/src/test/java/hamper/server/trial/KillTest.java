@@ -73,7 +73,7 @@ class KillTest {
       if (i > 0 && random.nextInt(KILLED_STARTS) == 0) {
         killWhileStarting(data, retention);
       }
-      ServerProcess server = ServerProcess.start(data, retention, List.of());
+      ServerProcess server = ServerProcess.start(data, retention, true, List.of());
       if (!server.ready()) {
         failedOpens++;
         Trial.say("a start failed:%n%s", server.said());
@@ -134,7 +134,7 @@ class KillTest {
   }
 
   private void killWhileStarting(Path data, int retention) throws Exception {
-    ServerProcess server = ServerProcess.start(data, retention, List.of());
+    ServerProcess server = ServerProcess.start(data, retention, true, List.of());
     Thread.sleep(random.nextInt(4_000));
     server.kill();
     killedStarts++;

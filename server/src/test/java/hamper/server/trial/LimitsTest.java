@@ -30,8 +30,7 @@ class LimitsTest {
 
   @BeforeEach
   void start() throws Exception {
-    server = ServerProcess.start(folder, 45_000, java.util.List.of());
-    assertThat(server.ready()).as(server.said()).isTrue();
+    server = ServerProcess.usual(folder);
     display =
         "/api/displays/"
             + Json.MAPPER

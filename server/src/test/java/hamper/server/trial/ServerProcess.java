@@ -1,5 +1,6 @@
 package hamper.server.trial;
 
+import hamper.server.store.EngineSetting;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -37,17 +38,34 @@ final class ServerProcess {
     this.process = process;
   }
 
-  /** Begins to start one; {@link #ready} waits for it. */
-  static ServerProcess start(Path folder, int retention, List<String> before) throws IOException {
+  /** Starts one at production settings. */
+  static ServerProcess usual(Path folder) throws IOException {
+    ServerProcess server =
+        start(folder, EngineSetting.PRODUCTION.retentionMillis(), false, List.of());
+    if (!server.ready()) {
+      throw new IllegalStateException("It does not start:\n" + server.said());
+    }
+    return server;
+  }
+
+  /**
+   * Begins to start one; {@link #ready} waits for it.
+   *
+   * @param quickDays whether days last a second
+   * @param before what the command begins with
+   */
+  static ServerProcess start(Path folder, int retention, boolean quickDays, List<String> before)
+      throws IOException {
     List<String> command = new ArrayList<>(before);
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-    command.addAll(List.of("-XX:TieredStopAtLevel=1", "-Xshare:auto", "-Xmx1g"));
+    command.addAll(List.of("-XX:TieredStopAtLevel=1", "-XX:+UseParallelGC", "-Xmx1g"));
     String jar = System.getProperty("hamper.trial.jar");
     if (jar == null) {
       String classes =
           System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
       command.addAll(
           List.of("-cp", classes, TrialServer.class.getName(), folder.toString(), "" + retention));
+      command.add("" + quickDays);
     } else {
       String url =
           "jdbc:h2:file:%s;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE;RETENTION_TIME=%d"

@@ -14,7 +14,10 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.concurrent.atomic.AtomicLong;
 
-/** The real server with another retention time, and with days that last a second. */
+/**
+ * The real server with another retention time; arguments are its data folder, that time in
+ * milliseconds, and whether its days last a second, so that copies are made all the time.
+ */
 final class TrialServer {
   private static final Duration DAY = Duration.ofMillis(900);
 
@@ -25,8 +28,9 @@ final class TrialServer {
     Engine engine = Engine.open(Path.of(args[0]), setting);
     var context = Server.start(0, engine);
     context.getBean(Displays.class).openAll();
-    CopyRounds rounds = new CopyRounds(engine, new DailyCopies(engine, new QuickDays()));
-    rounds.begin(DAY);
+    if (Boolean.parseBoolean(args[2])) {
+      new CopyRounds(engine, new DailyCopies(engine, new QuickDays())).begin(DAY);
+    }
     System.out.println(
         "ready: http://localhost:" + context.getEnvironment().getProperty("local.server.port"));
   }
