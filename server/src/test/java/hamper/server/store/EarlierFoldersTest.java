@@ -17,18 +17,27 @@ import java.util.Deque;
 import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Folders that earlier versions of Hamper left behind, kept as they were: each opens, complete. The
- * first version had an engine that lost edits (docs/decisions/9).
+ * Folders that earlier versions of Hamper left behind, kept as they were: each opens, complete.
+ *
+ * <ul>
+ *   <li>first: with an engine that lost edits (docs/decisions/9)
+ *   <li>second: the last whose log holds edits with whole records, before they said what changes
+ * </ul>
  */
 class EarlierFoldersTest {
   private static final Catalog CATALOG = CatalogueFiles.shipped();
 
   @TempDir Path folder;
+  private String version = "first";
 
-  @Test
-  void aFolderOfTheFirstServerOpensAndIsUndoneToItsBeginning() throws IOException {
+  @ParameterizedTest
+  @ValueSource(strings = {"first", "second"})
+  void aFolderOfAnEarlierServerOpensAndIsUndoneToItsBeginning(String of) throws IOException {
+    version = of;
     unpack("server.mv.db");
     try (Engine engine = Engine.open(folder)) {
       DisplayStore store = new DisplayStore(engine);
@@ -85,7 +94,7 @@ class EarlierFoldersTest {
     }
   }
 
-  private static Display display(String name) throws IOException {
+  private Display display(String name) throws IOException {
     return DisplayFile.read(resource(name + ".hamper.json"), CATALOG).display();
   }
 
@@ -93,10 +102,11 @@ class EarlierFoldersTest {
     Files.write(folder.resolve("hamper.mv.db"), resource(name));
   }
 
-  private static byte[] resource(String name) throws IOException {
+  private byte[] resource(String name) throws IOException {
     try (InputStream in =
         new GZIPInputStream(
-            EarlierFoldersTest.class.getResourceAsStream("/folders/first/" + name + ".gz"))) {
+            EarlierFoldersTest.class.getResourceAsStream(
+                "/folders/%s/%s.gz".formatted(version, name)))) {
       return in.readAllBytes();
     }
   }
