@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
 import { api } from '../api/client'
-import type { CatalogueView, Controller, Edit, ModelView } from '../api/types'
+import { said } from '../api/said'
+import type { CatalogueView, ModelView } from '../api/types'
 import FilterField from '../parts/FilterField.vue'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
 import { followPointer } from '../parts/followPointer'
 import { matches } from '../parts/matches'
 import TrialBar from '../parts/TrialBar.vue'
 import { useWidth } from '../parts/useWidth'
-import { counted, PROTOCOLS } from '../parts/words'
+import { PROTOCOLS } from '../parts/words'
 import { isTyping } from '../shell/undoKeys'
 import { useDisplay } from '../state/display'
 import { freshId } from '../state/freshId'
@@ -60,11 +61,7 @@ const shown = computed(() =>
 const modelOf = (id: string) => catalogue.value?.models.find((one) => one.model.id === id)
 const settings = computed(() => display.view!.settings)
 function setDisplay(changes: Partial<typeof settings.value>) {
-  void display.edit({
-    type: 'SetDisplay',
-    name: display.view!.name,
-    settings: { ...settings.value, ...changes },
-  })
+  void display.edit({ type: 'SetDisplay', settings: said(changes) })
 }
 watch(
   () => props.controller,
@@ -72,54 +69,16 @@ watch(
   { immediate: true },
 )
 
-/** Tags K1, K2 … for what lights, H1, H2 … for hosts: the next that nobody has. */
-function nextTags(letter: string, count: number): string[] {
-  const numbers = all.value.map(({ controller }) =>
-    controller.tag.startsWith(letter) ? Number(controller.tag.slice(1)) || 0 : 0,
-  )
-  const last = Math.max(0, ...numbers)
-  return Array.from({ length: count }, (_, i) => `${letter}${last + i + 1}`)
-}
 async function add(model: ModelView, count: number) {
-  const host = model.model.protocols.length === 0
-  const tags = nextTags(host ? 'H' : 'K', count)
   const ids = new Set(all.value.map((view) => view.controller.id))
-  const free = display.view!.network.lines[0]?.free ?? []
-  const hosts = all.value.filter((view) => view.host)
-  const controllers: Controller[] = tags.map((tag, i) => {
-    const id = freshId(tag, ids)
+  const controllers = Array.from({ length: count }, () => {
+    const id = freshId(model.model.id, ids)
     ids.add(id)
-    const first = model.model.protocols[0]
-    return {
-      id,
-      tag,
-      name: model.model.name,
-      model: model.model.id,
-      settings: {
-        protocol: first?.protocol ?? 'NONE',
-        transport: 'UNICAST',
-        address: free[i],
-        universeSize: 512,
-        reserveUniverses: 0,
-        reserveChannels: 0,
-        source: host ? undefined : hosts[0]?.controller.id,
-        note: '',
-      },
-      sending: { fromStorage: false, fullUniverses: false, hostName: '' },
-      adapters: [],
-      cables: [],
-      powered: [],
-      runs: [],
-    }
+    return id
   })
-  const edits: Edit[] = controllers.map((controller) => ({ type: 'PutController', controller }))
-  const title = `Add ${counted(count, model.title, `× ${model.title}`)}`
-  const done = await display.edit(
-    edits.length === 1 ? edits[0] : { type: 'Together', title, edits },
-  )
-  if (done) {
+  if (await display.edit({ type: 'AddControllers', model: model.model.id, controllers })) {
     filter.value = ''
-    stand(controllers[0].id)
+    stand(controllers[0])
   }
 }
 
@@ -128,12 +87,14 @@ function tryMode(id: string, mode?: string) {
   void trial.aim({ type: 'SetMode', controller: id, mode })
 }
 function tryUniverse(id: string, firstUniverse?: number) {
-  const { controller } = display.controllerOf(id)!
   if (firstUniverse === undefined) {
     trial.leave()
   } else {
-    const changed = { ...controller, settings: { ...controller.settings, firstUniverse } }
-    void trial.aim({ type: 'PutController', controller: changed })
+    void trial.aim({
+      type: 'SetControllers',
+      controllers: [id],
+      set: { settings: { firstUniverse } },
+    })
   }
 }
 function tryExchange(model: ModelView) {
@@ -176,7 +137,7 @@ function onKey(event: KeyboardEvent, id: string) {
   const step = { ArrowUp: -1, ArrowDown: 1 }[event.key]
   if (step !== undefined && event.altKey) {
     event.preventDefault()
-    void move(id, all.value.findIndex((view) => view.controller.id === id) + step)
+    void move(id, step)
   } else if (step !== undefined) {
     event.preventDefault()
     const next = shown.value[index + step]
@@ -194,11 +155,15 @@ function onKey(event: KeyboardEvent, id: string) {
     leave()
   }
 }
-async function move(id: string, index: number) {
-  if (index >= 0 && index < all.value.length) {
-    await display.edit({ type: 'MoveController', controller: id, index })
-    stand(id)
-  }
+/** From where it is when its turn has come: a held key loses no step. */
+async function move(id: string, by: number) {
+  const last = all.value.length - 1
+  await display.edit(() => {
+    const from = all.value.findIndex((view) => view.controller.id === id)
+    const to = Math.max(0, Math.min(last, from + by))
+    return { type: 'MoveController', controller: id, by: to - from }
+  })
+  stand(id)
 }
 
 /** A controller that is being dragged, and the place where it would go. */
@@ -214,14 +179,16 @@ function grip(event: PointerEvent, id: string) {
       const index = placeAt(moved.clientY, from)
       dragged.value = { id, index }
       asked.value = undefined
-      void trial.aim(index === from ? undefined : { type: 'MoveController', controller: id, index })
+      void trial.aim(
+        index === from ? undefined : { type: 'MoveController', controller: id, by: index - from },
+      )
     },
     (dropped) => {
       const to = dragged.value?.index
       dragged.value = undefined
       trial.leave()
       if (dropped && to !== undefined && to !== from) {
-        void display.edit({ type: 'MoveController', controller: id, index: to })
+        void display.edit({ type: 'MoveController', controller: id, by: to - from })
       }
     },
   )

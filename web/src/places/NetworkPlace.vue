@@ -2,7 +2,8 @@
 import { mdiPlus } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import { api } from '../api/client'
-import type { HandoverView, MachineAdapter, Occupant, Subnet } from '../api/types'
+import { said } from '../api/said'
+import type { Edit, HandoverView, MachineAdapter, Occupant, Subnet } from '../api/types'
 import FilterField from '../parts/FilterField.vue'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
 import InPlaceText from '../parts/InPlaceText.vue'
@@ -13,8 +14,8 @@ import { useDisplay } from '../state/display'
 import { freshId } from '../state/freshId'
 import SendListTable from './handover/SendListTable.vue'
 import FlowLines from './network/FlowLines.vue'
-import { withAddress } from './network/giveAddress'
-import { DOTTED } from './network/ip'
+import { addressEdit } from './network/giveAddress'
+import { DOTTED, nextFree } from './network/ip'
 import SubnetLine from './network/SubnetLine.vue'
 
 const display = useDisplay()
@@ -77,11 +78,26 @@ const firstFree = (one: Partial<Occupant>) =>
   (lineOf(one.address) ?? network.value.lines[0])?.free[0]
 
 function give(occupant: Partial<Occupant>, address: string) {
-  const { controller } = display.controllerOf(occupant.controller!)!
-  void display.put(withAddress(controller, occupant as Occupant, address))
+  void display.edit(addressEdit(occupant as Occupant, address))
 }
 
-function addSubnet() {
+/** From where the device is when its turn has come: a held key loses no step. */
+function step({ controller, adapter }: Occupant, by: number) {
+  void display.edit(() => {
+    for (const line of network.value.lines) {
+      const now = line.occupants.find(
+        (one) => one.controller === controller && one.adapter === adapter,
+      )
+      const address = now && nextFree(line, now.address, by)
+      if (address) {
+        return addressEdit(now, address)
+      }
+    }
+  })
+}
+
+const addSubnet = () => void display.edit(newSubnet)
+function newSubnet(): Edit {
   const taken = network.value.lines.map((line) => line.subnet)
   // documentation networks: nobody's real addresses
   const free =
@@ -97,10 +113,10 @@ function addSubnet() {
     network: free,
     prefix: 24,
   }
-  void display.edit({ type: 'PutSubnet', subnet })
+  return { type: 'PutSubnet', subnet }
 }
 function put(subnet: Subnet, changes: Partial<Subnet>) {
-  void display.edit({ type: 'PutSubnet', subnet: { ...subnet, ...changes } })
+  void display.edit({ type: 'SetSubnets', subnets: [subnet.id], set: said(changes) })
 }
 /** "198.51.100.100 – 198.51.100.199", or nothing. */
 function setDhcp(subnet: Subnet, text: string) {
@@ -209,6 +225,7 @@ const sources = computed(() => {
         :width="room"
         :lit="lit"
         @give="give"
+        @step="step"
         @point="(controller) => (lit = controller)"
       />
     </section>

@@ -166,7 +166,7 @@ function fold(zone = '') {
   folded.value = now
 }
 function rename(view: PropView, name: string) {
-  void display.putProps([{ ...view.prop, name }])
+  void display.edit({ type: 'SetProps', props: [view.prop.id], set: { name } })
 }
 const loose = (view: PropView) => view.pieces.filter((piece) => !piece.port)
 function hang(view: PropView) {

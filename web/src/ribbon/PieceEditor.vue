@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Piece, PieceView, SectionView } from '../api/types'
+import { said } from '../api/said'
+import type { Piece, PieceChange, PieceView, SectionView } from '../api/types'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
 import { useDisplay } from '../state/display'
 import SlotLine from './SlotLine.vue'
@@ -23,7 +24,12 @@ const piece = computed(() => props.view.piece)
 type Slotted = Extract<Piece, { slot: number }>
 
 function set(changes: Partial<Piece>) {
-  void display.edit({ type: 'SetPiece', piece: { ...piece.value, ...changes } as Piece })
+  const { id, kind } = piece.value
+  void display.edit({
+    type: 'SetPieces',
+    pieces: [id],
+    set: { kind, ...said(changes) } as PieceChange,
+  })
 }
 /** What stands on the same DMX line. */
 const line = computed<Slotted[]>(() => {

@@ -18,7 +18,11 @@ const props = defineProps<{
   /** The pixel type's. */
   usualOrder: string
 }>()
-const emit = defineEmits<{ set: [changes: Partial<Section>]; split: [pixels: number] }>()
+const emit = defineEmits<{
+  set: [changes: Partial<Section>]
+  turn: []
+  split: [pixels: number]
+}>()
 
 const bright = computed(() => props.section.brightness ?? props.brightness)
 const letters = computed(() => (props.section.colourOrder ?? props.usualOrder).split(''))
@@ -135,7 +139,7 @@ function splitAt(event: MouseEvent) {
         type="button"
         class="direction"
         :aria-label="section.backward ? 'Runs backward: turn round' : 'Runs forward: turn round'"
-        @click="emit('set', { backward: !section.backward })"
+        @click="emit('turn')"
         @dblclick.stop
       >
         <v-icon :icon="section.backward ? mdiArrowLeftThin : mdiArrowRightThin" size="30" />

@@ -20,8 +20,8 @@ const props = defineProps<{
 const display = useDisplay()
 const SLOTS = 512
 const scale = computed(() => props.width / SLOTS)
-const channelsOf = (one: Extract<Piece, { slot: number }>) =>
-  one.kind === 'fixture' ? one.channels : one.pixels * 4
+type Slotted = Extract<Piece, { slot: number }>
+const channelsOf = (one: Slotted) => (one.kind === 'fixture' ? one.channels : one.pixels * 4)
 const channels = computed(() => channelsOf(props.piece))
 const dragged = ref<number>()
 const slot = computed(() => dragged.value ?? props.piece.slot)
@@ -35,11 +35,13 @@ const clash = computed(() =>
 function within(wanted: number): number {
   return Math.max(1, Math.min(SLOTS, wanted))
 }
-function set(wanted: number) {
-  const to = within(wanted)
-  if (to !== props.piece.slot) {
-    void display.edit({ type: 'SetPiece', piece: { ...props.piece, slot: to } })
-  }
+/** By so many slots from where it is when its turn has come: a held key loses no step. */
+function move(by: number) {
+  const { id } = props.piece
+  void display.edit(() => {
+    const now = (display.pieces.get(id)?.piece as Slotted | undefined)?.slot ?? 1
+    return { type: 'MoveSlots', pieces: [id], by: within(now + by) - now }
+  })
 }
 function press(event: PointerEvent) {
   const from = event.clientX
@@ -51,7 +53,7 @@ function press(event: PointerEvent) {
     },
     (dropped) => {
       if (dropped && dragged.value !== undefined) {
-        set(dragged.value)
+        move(dragged.value - props.piece.slot)
       }
       dragged.value = undefined
     },
@@ -62,7 +64,7 @@ function onKey(event: KeyboardEvent) {
   if (step !== undefined) {
     event.preventDefault()
     event.stopPropagation()
-    set(props.piece.slot + step)
+    move(step)
   }
 }
 </script>

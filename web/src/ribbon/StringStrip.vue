@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiLinkVariant } from '@mdi/js'
 import { computed, ref } from 'vue'
+import { said } from '../api/said'
 import type { PixelString, Section, SectionView } from '../api/types'
 import { followPointer } from '../parts/followPointer'
 import { useDisplay } from '../state/display'
@@ -32,8 +33,11 @@ const widths = computed(() => {
 })
 
 function set(index: number, changes: Partial<Section>) {
-  const section = { ...props.string.sections[index], ...changes }
-  void display.edit({ type: 'SetSection', piece: props.string.id, index, section })
+  const sections = [{ piece: props.string.id, index }]
+  void display.edit({ type: 'SetSections', sections, set: said(changes) })
+}
+function turn(index: number) {
+  void display.edit({ type: 'TurnSections', sections: [{ piece: props.string.id, index }] })
 }
 function split(index: number, pixels: number) {
   void display.edit({ type: 'SplitSection', piece: props.string.id, index, pixels })
@@ -57,15 +61,15 @@ function press(event: PointerEvent, index: number) {
     },
     (dropped) => {
       if (dropped && dragged.value) {
-        shift(index, dragged.value.pixels)
+        shift(index, dragged.value.pixels - sections[index].pixels)
       }
       dragged.value = undefined
     },
   )
 }
-function shift(index: number, pixels: number) {
-  if (pixels !== props.string.sections[index].pixels) {
-    void display.edit({ type: 'MoveBoundary', piece: props.string.id, index, pixels })
+function shift(index: number, by: number) {
+  if (by !== 0) {
+    void display.edit({ type: 'MoveBoundary', piece: props.string.id, index, by })
   }
 }
 /** Arrows shift a boundary by a pixel, with Shift by ten; Delete joins. */
@@ -74,7 +78,7 @@ function onKey(event: KeyboardEvent, index: number) {
   if (step !== undefined) {
     event.preventDefault()
     event.stopPropagation()
-    shift(index, props.string.sections[index].pixels + step * (event.shiftKey ? 10 : 1))
+    shift(index, step * (event.shiftKey ? 10 : 1))
   } else if (event.key === 'Delete' || event.key === 'Backspace') {
     event.preventDefault()
     event.stopPropagation()
@@ -96,6 +100,7 @@ function onKey(event: KeyboardEvent, index: number) {
         :brightness="brightness"
         :usual-order="usualOrder"
         @set="(changes) => set(i, changes)"
+        @turn="turn(i)"
         @split="(pixels) => split(i, pixels)"
       />
       <div v-if="i < string.sections.length - 1" class="seam" :class="{ low: at }">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { GridOrder, Panels, SectionView, Wall, WallView } from '../api/types'
+import type { GridOrder, Panels, SectionView, Wall, WallChange, WallView, Way } from '../api/types'
 import InPlaceChoice from '../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
 import { useDisplay } from '../state/display'
@@ -10,43 +10,23 @@ import WallPicture from './WallPicture.vue'
 const props = defineProps<{ wall: Wall; view: WallView; at?: SectionView }>()
 
 const display = useDisplay()
-function set(changes: Partial<Wall>) {
-  void display.edit({ type: 'SetPiece', piece: { ...props.wall, ...changes } })
+function set(changes: Omit<WallChange, 'kind'>) {
+  void display.edit({
+    type: 'SetPieces',
+    pieces: [props.wall.id],
+    set: { kind: 'wall', ...changes },
+  })
 }
-const setOrder = (changes: Partial<GridOrder>) =>
-  set({ order: { ...props.wall.order, ...changes } })
-const setPanels = (changes: Partial<Panels>) =>
-  set({ panels: { ...props.wall.panels!, ...changes } })
-const setChain = (changes: Partial<GridOrder>) =>
-  setPanels({ order: { ...props.wall.panels!.order, ...changes } })
+const setOrder = (order: Partial<GridOrder>) => set({ order })
+const setPanels = (panels: Omit<Partial<Panels>, 'order'>) => set({ panels })
+const setChain = (order: Partial<GridOrder>) => set({ panels: { order } })
 
-const made = computed(() =>
-  props.wall.panels ? 'panels' : props.wall.resolution ? 'pixels' : 'screen',
+const made = computed<Way>(() =>
+  props.wall.panels ? 'PANELS' : props.wall.resolution ? 'RESOLUTION' : 'SIZE',
 )
-/** Says the size another way, as near to what it is as that way can. */
-function remake(how: string | undefined) {
-  const { width, height } = props.view
-  const none = { panels: undefined, resolution: undefined }
-  if (how === 'panels') {
-    const order: GridOrder = { start: 'TOP_LEFT', lines: 'ROWS', serpentine: false }
-    set({
-      ...none,
-      panels: {
-        panelWidth: Math.min(width, 64),
-        panelHeight: Math.min(height, 32),
-        columns: Math.max(1, Math.round(width / 64)),
-        rows: Math.max(1, Math.round(height / 32)),
-        order,
-        cards: [],
-      },
-    })
-  } else if (how === 'screen') {
-    const pitch = props.wall.pitchMillimetres ?? 10
-    const size = { widthMillimetres: width * pitch, heightMillimetres: height * pitch }
-    set({ ...none, size, pitchMillimetres: pitch })
-  } else {
-    set({ ...none, resolution: { width, height } })
-  }
+/** Says the size another way. */
+function remake(way?: string) {
+  void display.edit({ type: 'RemakeWall', piece: props.wall.id, way: way as Way })
 }
 const lines = [
   { value: 'ROWS', title: 'row by row' },
@@ -104,9 +84,9 @@ const asLines = (value?: string) => value as GridOrder['lines']
           :value="made"
           label="How its size is told"
           :choices="[
-            { value: 'panels', title: 'panels' },
-            { value: 'pixels', title: 'pixels' },
-            { value: 'screen', title: 'size and pitch' },
+            { value: 'PANELS', title: 'panels' },
+            { value: 'RESOLUTION', title: 'pixels' },
+            { value: 'SIZE', title: 'size and pitch' },
           ]"
           @change="remake"
         />:
@@ -149,7 +129,7 @@ const asLines = (value?: string) => value as GridOrder['lines']
             label="Pixels across"
             :least="1"
             :most="10000"
-            @change="(v) => set({ resolution: { ...wall.resolution!, width: v! } })"
+            @change="(v) => set({ resolution: { width: v! } })"
           />
           ×
           <InPlaceNumber
@@ -157,7 +137,7 @@ const asLines = (value?: string) => value as GridOrder['lines']
             label="Pixels down"
             :least="1"
             :most="10000"
-            @change="(v) => set({ resolution: { ...wall.resolution!, height: v! } })"
+            @change="(v) => set({ resolution: { height: v! } })"
           />
         </template>
         <template v-else-if="wall.size">
@@ -167,7 +147,7 @@ const asLines = (value?: string) => value as GridOrder['lines']
             :least="1"
             :most="1000000"
             :step="0.1"
-            @change="(v) => set({ size: { ...wall.size!, widthMillimetres: v! } })"
+            @change="(v) => set({ size: { widthMillimetres: v! } })"
           />
           ×
           <InPlaceNumber
@@ -176,7 +156,7 @@ const asLines = (value?: string) => value as GridOrder['lines']
             :least="1"
             :most="1000000"
             :step="0.1"
-            @change="(v) => set({ size: { ...wall.size!, heightMillimetres: v! } })"
+            @change="(v) => set({ size: { heightMillimetres: v! } })"
           />
           mm, a pixel every
           <InPlaceNumber

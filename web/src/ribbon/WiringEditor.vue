@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { said } from '../api/said'
 import type { LegView, Wiring } from '../api/types'
 import { gaugesWith } from '../parts/gauges'
 import InPlaceChoice from '../parts/InPlaceChoice.vue'
@@ -17,19 +18,13 @@ const string = computed(() => {
 const wiring = computed<Wiring>(() => string.value?.wiring ?? { dataOnly: false })
 function set(changes: Partial<Wiring>) {
   void display.edit({
-    type: 'SetPiece',
-    piece: { ...string.value!, wiring: { ...wiring.value, ...changes } },
+    type: 'SetPieces',
+    pieces: [props.leg.piece],
+    set: { kind: 'string', wires: said(changes) },
   })
 }
 function setCable(cableGauge?: string) {
-  const { piece, nullPixels, cableOrigin, cableMetres } = props.leg
-  void display.edit({
-    type: 'SetGap',
-    piece,
-    nullPixels,
-    cableMetres: cableOrigin === 'ENTERED' ? cableMetres : undefined,
-    cableGauge,
-  })
+  void display.edit({ type: 'SetLegs', pieces: [props.leg.piece], set: said({ cableGauge }) })
 }
 </script>
 

@@ -41,7 +41,7 @@ async function settle() {
   const given = name.value.trim()
   asking.value = undefined
   if (given !== display.view!.name) {
-    await display.edit({ type: 'SetDisplay', name: given, settings: display.view!.settings })
+    await display.edit({ type: 'SetDisplay', name: given })
   }
 }
 </script>

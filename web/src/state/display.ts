@@ -2,8 +2,9 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api, Problem } from '../api/client'
 import { follow, type News } from '../api/follow'
+import { said as asSaid } from '../api/said'
 import type {
-  Controller,
+  ControllerChange,
   ControllerSettings,
   ControllerView,
   Delta,
@@ -16,7 +17,6 @@ import type {
   PieceView,
   PortRef,
   PixelType,
-  Prop,
   PropView,
 } from '../api/types'
 
@@ -185,7 +185,10 @@ export const useDisplay = defineStore('display', () => {
     }
   }
 
-  function act(work: (id: string, version: number) => Promise<Delta>, canUndo: boolean) {
+  function act(
+    work: (id: string, version: number) => Promise<Delta | undefined>,
+    canUndo: boolean,
+  ) {
     const meant = view.value!.id
     const next = queue.then(() =>
       attempt(async () => {
@@ -196,8 +199,10 @@ export const useDisplay = defineStore('display', () => {
         }
         try {
           const delta = await work(now.id, now.version)
-          take(delta)
-          said.value = { text: delta.moved || delta.label, canUndo }
+          if (delta) {
+            take(delta)
+            said.value = { text: delta.moved || delta.label, canUndo }
+          }
           return delta
         } catch (error) {
           // the display has moved on, or it is not known whether it has
@@ -212,7 +217,12 @@ export const useDisplay = defineStore('display', () => {
     return next
   }
 
-  const edit = (change: Edit) => act((id, version) => api.edit(id, version, change), true)
+  /** Makes an edit, or one that is made of the display as it is when its turn has come. */
+  const edit = (change: Edit | (() => Edit | undefined)) =>
+    act(async (id, version) => {
+      const made = typeof change === 'function' ? change() : change
+      return made && api.edit(id, version, made)
+    }, true)
   const undo = () => act(api.undo, false)
   const redo = () => act(api.redo, true)
 
@@ -234,13 +244,12 @@ export const useDisplay = defineStore('display', () => {
   const addToCatalogue = (file: File) =>
     act((id, version) => api.addToCatalogue(id, version, file), true)
 
-  /** Changes what is set for a controller; everything else of it stays. */
-  function set(id: string, settings: Partial<ControllerSettings>) {
-    const { controller } = controllerOf(id)!
-    return put({ ...controller, settings: { ...controller.settings, ...settings } })
-  }
-  const put = (controller: Controller) => edit({ type: 'PutController', controller })
-  const putProps = (changed: Prop[]) => edit({ type: 'PutProps', props: changed })
+  /** Changes of a controller. */
+  const setController = (id: string, set: ControllerChange) =>
+    edit({ type: 'SetControllers', controllers: [id], set })
+  /** Changes of what is set for a controller. */
+  const set = (id: string, settings: Partial<ControllerSettings>) =>
+    setController(id, { settings: asSaid(settings) })
 
   function zoneName(zone?: string): string {
     return view.value?.zones.find((one) => one.id === zone)?.name ?? ''
@@ -274,8 +283,7 @@ export const useDisplay = defineStore('display', () => {
     addRows,
     addToCatalogue,
     set,
-    put,
-    putProps,
+    setController,
     zoneName,
   }
 })

@@ -2,7 +2,7 @@
 import { mdiClose, mdiDragHorizontalVariant, mdiSwapHorizontal, mdiWifi } from '@mdi/js'
 import { computed } from 'vue'
 import type {
-  Controller,
+  ControllerChange,
   ControllerSettings,
   ControllerView,
   LaneView,
@@ -36,7 +36,7 @@ const controller = computed(() => props.view.controller)
 const settings = computed(() => controller.value.settings)
 const block = computed(() => props.view.block)
 
-const put = (changes: Partial<Controller>) => void display.put({ ...controller.value, ...changes })
+const put = (changes: ControllerChange) => void display.setController(controller.value.id, changes)
 const set = (changes: Partial<ControllerSettings>) => void display.set(controller.value.id, changes)
 
 const modes = computed(() => {

@@ -27,11 +27,9 @@ const supplies = computed(() =>
 const origins = { ENTERED: '', ESTIMATED: '≈', UNKNOWN: '?' }
 /** Names the supply of the power input behind a socket. */
 function name(supply?: string) {
-  const { controller } = display.controllerOf(props.lane.port.controller)!
   const { bank, input } = props.feed
-  const others = controller.powered.filter((one) => one.bank !== bank || one.input !== input)
-  const powered = supply === undefined ? others : [...others, { bank, input: input!, supply }]
-  void display.put({ ...controller, powered })
+  const { controller } = props.lane.port
+  void display.edit({ type: 'PowerInput', controller, bank, input: input!, supply })
 }
 const behind = computed(() =>
   props.feed.bank === undefined

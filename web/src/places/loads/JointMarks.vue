@@ -14,11 +14,15 @@ const WIRES: { conductor: Conductor; sign: string; name: string }[] = [
 ]
 const joints = () => stretches(props.lane).filter((wire) => wire.index > 0)
 
-function toggle(piece: string, cut: Conductor[], conductor: Conductor) {
-  const next = cut.includes(conductor)
-    ? cut.filter((one) => one !== conductor)
-    : [...cut, conductor]
-  void display.edit({ type: 'SetJoint', piece, cut: next })
+/** Of what is cut when its turn has come: two clicks in quick succession are both kept. */
+function toggle(piece: string, conductor: Conductor) {
+  void display.edit(() => {
+    const now = display.legs.get(piece)?.leg.cut ?? []
+    const cut = now.includes(conductor)
+      ? now.filter((one) => one !== conductor)
+      : [...now, conductor]
+    return { type: 'SetLegs', pieces: [piece], set: { cut } }
+  })
 }
 </script>
 
@@ -41,7 +45,7 @@ function toggle(piece: string, cut: Conductor[], conductor: Conductor) {
         :aria-pressed="joint.leg.cut.includes(wire.conductor)"
         :aria-label="`Cut ${wire.name} before ${joint.leg.title}`"
         :title="`${wire.name} ${joint.leg.cut.includes(wire.conductor) ? 'is cut' : 'passes'} before ${joint.leg.title}`"
-        @click="toggle(joint.leg.piece, joint.leg.cut, wire.conductor)"
+        @click="toggle(joint.leg.piece, wire.conductor)"
       >
         {{ wire.sign }}
       </button>

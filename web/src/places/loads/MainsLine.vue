@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { said } from '../../api/said'
 import type { MainsCircuit, MainsView } from '../../api/types'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
@@ -10,7 +11,7 @@ const props = defineProps<{ view: MainsView }>()
 
 const display = useDisplay()
 function set(changes: Partial<MainsCircuit>) {
-  void display.edit({ type: 'PutMainsCircuit', mains: { ...props.view.mains, ...changes } })
+  void display.edit({ type: 'SetMainsCircuits', mains: [props.view.mains.id], set: said(changes) })
 }
 </script>
 

@@ -41,20 +41,19 @@ function ids(): Set<string> {
   ])
 }
 function addSupply(mains?: string) {
-  const taken = ids()
-  void display.edit({
+  void display.edit(() => ({
     type: 'PutSupply',
     supply: {
-      id: freshId('supply', taken),
+      id: freshId('supply', ids()),
       name: `Supply ${props.power.supplies.length + 1}`,
       volts: 12,
       amps: 30,
       mains,
     },
-  })
+  }))
 }
 function addMains() {
-  void display.edit({
+  void display.edit(() => ({
     type: 'PutMainsCircuit',
     mains: {
       id: freshId('mains', ids()),
@@ -63,7 +62,7 @@ function addMains() {
       amps: 16,
       otherWatts: 0,
     },
-  })
+  }))
 }
 async function reveal() {
   const id = loads.reveal

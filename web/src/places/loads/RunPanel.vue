@@ -87,12 +87,12 @@ function leave() {
 }
 function change(changes: Partial<Feed>) {
   const at = chosen.value === undefined ? undefined : refOf(chosen.value)
-  return at && display.edit(changeFeed(props.lane, at, changes))
+  return at && display.edit(changeFeed(at, changes))
 }
 function remove(index: number) {
   const at = refOf(index)
   chosen.value = undefined
-  return at && display.edit(removeFeed(props.lane, at))
+  return at && display.edit(removeFeed(at))
 }
 function lose(index: number) {
   lost.value = lost.value === index ? undefined : index

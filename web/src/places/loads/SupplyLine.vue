@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { said } from '../../api/said'
 import type { MainsCircuit, Supply, SupplyView } from '../../api/types'
 import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
@@ -22,7 +23,7 @@ const runs = computed(() =>
   })),
 )
 function set(changes: Partial<Supply>) {
-  void display.edit({ type: 'PutSupply', supply: { ...supply.value, ...changes } })
+  void display.edit({ type: 'SetSupplies', supplies: [supply.value.id], set: said(changes) })
 }
 function show(key: string) {
   loads.open = key

@@ -1,3 +1,4 @@
+import { said } from '../../api/said'
 import type { Edit, Feed, LaneView } from '../../api/types'
 import { stretches } from '../../ribbon/geometry'
 
@@ -34,36 +35,28 @@ export function feedAt(lane: LaneView, ref: FeedRef): Feed {
 }
 
 /** One feed changed where it is. */
-export function changeFeed(lane: LaneView, ref: FeedRef, changes: Partial<Feed>): Edit {
-  const feeds = feedsOf(lane, ref.piece).map((feed, i) =>
-    i === ref.index ? { ...feed, ...changes } : feed,
-  )
-  return { type: 'SetFeeds', piece: ref.piece, feeds }
+export function changeFeed(ref: FeedRef, changes: Partial<Feed>): Edit {
+  return { type: 'SetFeed', ...ref, set: said(changes) }
 }
 
-export function removeFeed(lane: LaneView, ref: FeedRef): Edit {
-  const feeds = feedsOf(lane, ref.piece).filter((_, i) => i !== ref.index)
-  return { type: 'SetFeeds', piece: ref.piece, feeds }
+export function removeFeed(ref: FeedRef): Edit {
+  return { type: 'RemoveFeed', ...ref }
 }
 
 export function addFeed(lane: LaneView, position: number, feed: Omit<Feed, 'position'>): Edit {
   const at = placeOf(lane, position)
-  return {
-    type: 'SetFeeds',
-    piece: at.piece,
-    feeds: [...feedsOf(lane, at.piece), { ...feed, position: at.position }],
-  }
+  return { type: 'AddFeeds', piece: at.piece, feeds: [{ ...feed, position: at.position }] }
 }
 
 /** A feed moved along the run, on to another string if need be. */
 export function moveFeed(lane: LaneView, ref: FeedRef, position: number): Edit {
   const to = placeOf(lane, position)
   if (to.piece === ref.piece) {
-    return changeFeed(lane, ref, { position: to.position })
+    return changeFeed(ref, { position: to.position })
   }
   return {
     type: 'Together',
     title: 'Move a feed',
-    edits: [removeFeed(lane, ref), addFeed(lane, position, feedAt(lane, ref))],
+    edits: [removeFeed(ref), addFeed(lane, position, feedAt(lane, ref))],
   }
 }

@@ -17,19 +17,12 @@ export function brightnessEdit(
   props: PropView[],
 ): Edit | undefined {
   if (scope.kind === 'zone') {
-    const changed = props
-      .filter((view) => view.prop.zone === scope.id)
-      .map((view) => ({ ...view.prop, brightness: percent }))
-    return changed.length ? { type: 'PutProps', props: changed } : undefined
+    const ids = props.filter((view) => view.prop.zone === scope.id).map((view) => view.prop.id)
+    return ids.length ? { type: 'SetProps', props: ids, set: { brightness: percent } } : undefined
   }
-  const edits: Edit[] = controllers
+  const ids = controllers
     .filter((view) => !view.host && (scope.kind === 'display' || view.controller.id === scope.id))
-    .map(({ controller }) => ({
-      type: 'PutController',
-      controller: { ...controller, settings: { ...controller.settings, brightness: percent } },
-    }))
-  if (edits.length < 2) {
-    return edits[0]
-  }
-  return { type: 'Together', title: `Set all controllers to ${percent} %`, edits }
+    .map(({ controller }) => controller.id)
+  const set = { settings: { brightness: percent } }
+  return ids.length ? { type: 'SetControllers', controllers: ids, set } : undefined
 }

@@ -88,8 +88,7 @@ function setTransport(controller: string, value?: string) {
 }
 function setSource(flow: Flow, source?: string) {
   if (flow.backup) {
-    const { controller } = display.controllerOf(flow.controller)!
-    void display.put({ ...controller, sending: { ...controller.sending, backup: source } })
+    void display.setController(flow.controller, { sending: { backup: source ?? null } })
   } else {
     void display.set(flow.controller, { source })
   }

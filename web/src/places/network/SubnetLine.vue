@@ -10,6 +10,7 @@ import { addressOf, bitsOf } from './ip'
 const props = defineProps<{ line: AddressLine; width: number; lit?: string }>()
 const emit = defineEmits<{
   give: [occupant: Occupant, address: string]
+  step: [occupant: Occupant, by: number]
   point: [controller: string | undefined]
 }>()
 
@@ -113,13 +114,7 @@ function onKey(event: KeyboardEvent, occupant: Occupant) {
     return
   }
   event.preventDefault()
-  let bits = bitsOf(occupant.address) + step
-  while (bits >= first.value && bits <= last.value && taken.value.has(bits)) {
-    bits += step
-  }
-  if (free(bits)) {
-    emit('give', occupant, addressOf(bits))
-  }
+  emit('step', occupant, step)
 }
 const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
 </script>

@@ -1,16 +1,9 @@
-import type { Controller, Occupant } from '../../api/types'
+import type { Edit, Occupant } from '../../api/types'
 
-/**
- * The controller or host with another address. Where a host names the same address for itself and
- * for an adapter, both move.
- */
-export function withAddress(controller: Controller, occupant: Occupant, address: string) {
-  const adapters = controller.adapters.map((adapter, i) =>
-    i === occupant.adapter || adapter.address === occupant.address
-      ? { ...adapter, address }
-      : adapter,
-  )
-  const settings =
-    occupant.adapter === undefined ? { ...controller.settings, address } : controller.settings
-  return { ...controller, adapters, settings }
+/** The edit that gives an address to what has another one now: a device, or an adapter of a host. */
+export function addressEdit(occupant: Occupant, address: string): Edit {
+  const { controller, adapter } = occupant
+  return adapter === undefined
+    ? { type: 'SetControllers', controllers: [controller], set: { settings: { address } } }
+    : { type: 'SetAdapter', controller, index: adapter, set: { address } }
 }

@@ -1,3 +1,5 @@
+import type { AddressLine } from '../../api/types'
+
 /** The 32 bits of an IPv4 address as a number. */
 export function bitsOf(address: string): number {
   return address.split('.').reduce((bits, part) => bits * 256 + Number(part), 0)
@@ -9,3 +11,13 @@ export function addressOf(bits: number): string {
 
 /** What an IPv4 address looks like; the server says what else is wrong with one. */
 export const DOTTED = /^\d{1,3}(\.\d{1,3}){3}$/
+
+/** The next address of a subnet in a direction that nobody has; nothing beyond its end. */
+export function nextFree(line: AddressLine, address: string, step: number): string | undefined {
+  const taken = new Set(line.occupants.map((one) => bitsOf(one.address)))
+  let bits = bitsOf(address) + step
+  while (taken.has(bits)) {
+    bits += step
+  }
+  return bits >= bitsOf(line.first) && bits <= bitsOf(line.last) ? addressOf(bits) : undefined
+}

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
-import type { ControllerView, LaneView, LegView } from '../../api/types'
+import type { ControllerView, LaneView, LegChange, LegView } from '../../api/types'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import GlassVoltage from './GlassVoltage.vue'
 import PieceEditor from '../../ribbon/PieceEditor.vue'
@@ -34,14 +34,8 @@ const entered = computed(() =>
 const guess = computed(() =>
   props.leg.cableOrigin === 'ESTIMATED' ? `≈${props.leg.cableMetres}` : '–',
 )
-function setGap(nullPixels: number, cableMetres?: number) {
-  void display.edit({
-    type: 'SetGap',
-    piece: props.leg.piece,
-    nullPixels,
-    cableMetres,
-    cableGauge: props.leg.cableGauge,
-  })
+function setLeg(set: LegChange) {
+  void display.edit({ type: 'SetLegs', pieces: [props.leg.piece], set })
 }
 </script>
 
@@ -87,7 +81,7 @@ function setGap(nullPixels: number, cableMetres?: number) {
               label="Null pixels in the gap"
               :least="0"
               :most="1000"
-              @change="(v) => setGap(v ?? 0, entered)"
+              @change="(v) => setLeg({ nullPixels: v ?? 0 })"
             />
             null px</span
           >
@@ -104,7 +98,7 @@ function setGap(nullPixels: number, cableMetres?: number) {
               :least="0"
               :most="10000"
               :step="0.1"
-              @change="(v) => setGap(leg.nullPixels, v)"
+              @change="(v) => setLeg({ cableMetres: v ?? null })"
             />
             m cable</span
           >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { PixelString, Piece, Prop, PropView, Wiring } from '../../api/types'
+import { said } from '../../api/said'
+import type { PixelString, PropChange, PropView, StringChange, Wiring } from '../../api/types'
 import { common } from '../../parts/common'
 import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
@@ -52,56 +53,38 @@ const wirings = computed(() => strings.value.map(wiringOf))
 function wiringOf(string: PixelString): Wiring {
   return string.wiring ?? { dataOnly: false }
 }
-const change = (how: (prop: Prop) => Prop) =>
-  void display.putProps(props.selected.map((view) => how(view.prop)))
-const changeStrings = (how: (string: PixelString) => PixelString) =>
-  change((prop) => ({
-    ...prop,
-    pieces: prop.pieces.map((piece: Piece) => (piece.kind === 'string' ? how(piece) : piece)),
-  }))
-function setType(pixelType?: string) {
-  const usual = pixelType && display.pixelTypes.get(pixelType)?.colourOrder
-  if (usual) {
-    // an order of another number of channels cannot stay
-    changeStrings((one) => ({
-      ...one,
-      pixelType,
-      sections: one.sections.map((section) => ({
-        ...section,
-        colourOrder: section.colourOrder?.length === usual.length ? section.colourOrder : undefined,
-      })),
-    }))
-  }
-}
+const ids = computed(() => props.selected.map((view) => view.prop.id))
+const change = (set: PropChange) => void display.edit({ type: 'SetProps', props: ids.value, set })
+const changeStrings = (set: Omit<StringChange, 'kind'>) =>
+  void display.edit({
+    type: 'SetPieces',
+    pieces: strings.value.map((one) => one.id),
+    set: { kind: 'string', ...set },
+  })
+const sections = computed(() =>
+  strings.value.flatMap((one) => one.sections.map((_, index) => ({ piece: one.id, index }))),
+)
+const setOrder = (colourOrder?: string) =>
+  void display.edit({
+    type: 'SetSections',
+    sections: sections.value,
+    set: said({ colourOrder }),
+  })
+const turn = () => void display.edit({ type: 'TurnSections', sections: sections.value })
 
-/** "Bollard 1" goes on as "Bollard 2"; a name without a number gets one. */
-function nextNames(name: string, count: number): string[] {
-  const parts = /^(.*?)(\d+)(\D*)$/.exec(name)
-  const [stem, first, end] = parts ? [parts[1], Number(parts[2]), parts[3]] : [`${name} `, 1, '']
-  const taken = new Set(display.view!.props.map((view) => view.prop.name))
-  const names: string[] = []
-  for (let number = first + 1; names.length < count; number++) {
-    const next = `${stem}${number}${end}`
-    if (!taken.has(next)) {
-      names.push(next)
-    }
-  }
-  return names
-}
 async function duplicate(mirrorImage: boolean) {
-  const ids = display.view!.props.flatMap((view) => [
+  const taken = display.view!.props.flatMap((view) => [
     view.prop.id,
     ...view.pieces.map((piece) => piece.piece.id),
   ])
   const made: string[] = []
   const edits = props.selected.map((view) => {
-    const names = nextNames(view.prop.name, copies.value)
-    const all = names.map((name) => {
-      const id = freshId(name, [...ids, ...made])
+    const some = Array.from({ length: copies.value }, () => {
+      const id = freshId(view.prop.name, [...taken, ...made])
       made.push(id)
-      return { id, name }
+      return id
     })
-    return { type: 'DuplicateProp' as const, prop: view.prop.id, copies: all, mirrorImage }
+    return { type: 'DuplicateProp' as const, prop: view.prop.id, copies: some, mirrorImage }
   })
   const title = `Duplicate ${counted(props.selected.length, 'prop')}`
   const done = await display.edit(
@@ -134,7 +117,7 @@ async function remove() {
         label="Zone"
         :choices="zones"
         none="no zone"
-        @change="(v) => change((prop) => ({ ...prop, zone: v }))"
+        @change="(v) => change(said({ zone: v }))"
     /></span>
     <template v-if="strings.length">
       <InPlaceChoice
@@ -142,7 +125,7 @@ async function remove() {
         label="Pixel type"
         :choices="types"
         :none="type === undefined ? 'several types' : undefined"
-        @change="setType"
+        @change="(v) => v && changeStrings({ pixelType: v })"
       />
       <InPlaceChoice
         v-if="orders.length"
@@ -150,13 +133,7 @@ async function remove() {
         label="Colour order"
         :choices="orders"
         none="usual order"
-        @change="
-          (v) =>
-            changeStrings((one) => ({
-              ...one,
-              sections: one.sections.map((section) => ({ ...section, colourOrder: v })),
-            }))
-        "
+        @change="setOrder"
       />
       <span
         >data in
@@ -165,7 +142,7 @@ async function remove() {
           none="?"
           :most="40"
           label="End where data enters"
-          @change="(v) => changeStrings((one) => ({ ...one, dataIn: v }))"
+          @change="(v) => changeStrings({ dataIn: v })"
       /></span>
       <span
         >plug
@@ -174,7 +151,7 @@ async function remove() {
           none="?"
           :most="40"
           label="Connector"
-          @change="(v) => changeStrings((one) => ({ ...one, connector: v }))"
+          @change="(v) => changeStrings({ connector: v })"
       /></span>
       <span
         >lead
@@ -185,7 +162,7 @@ async function remove() {
           :least="0"
           :most="1000"
           :step="0.1"
-          @change="(v) => v !== undefined && changeStrings((one) => ({ ...one, leadMetres: v }))"
+          @change="(v) => v !== undefined && changeStrings({ leadMetres: v })"
         />
         m</span
       >
@@ -193,23 +170,9 @@ async function remove() {
         >wired with
         <StringWires
           :wirings="wirings"
-          @change="
-            (changes) =>
-              changeStrings((one) => ({ ...one, wiring: { ...wiringOf(one), ...changes } }))
-          "
+          @change="(changes) => changeStrings({ wires: said(changes) })"
       /></span>
-      <button
-        type="button"
-        class="act"
-        @click="
-          changeStrings((one) => ({
-            ...one,
-            sections: one.sections.map((section) => ({ ...section, backward: !section.backward })),
-          }))
-        "
-      >
-        Turn round
-      </button>
+      <button type="button" class="act" @click="turn">Turn round</button>
     </template>
     <span
       ><InPlaceNumber
@@ -218,7 +181,7 @@ async function remove() {
         label="Brightness of the prop, percent"
         :least="0"
         :most="100"
-        @change="(v) => change((prop) => ({ ...prop, brightness: v }))"
+        @change="(v) => change(said({ brightness: v }))"
       />
       %</span
     >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiPlus } from '@mdi/js'
 import { computed, ref } from 'vue'
+import { said } from '../../api/said'
 import type { Zone } from '../../api/types'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
@@ -49,7 +50,21 @@ const tags = (zone: Zone) =>
     .join(' ')
 
 function put(zone: Zone, changes: Partial<Zone>) {
-  void display.edit({ type: 'PutZone', zone: { ...zone, ...changes } })
+  void display.edit({ type: 'SetZones', zones: [zone.id], set: said(changes) })
+}
+/** A step from where the zone is when its turn has come: held keys lose none. */
+function step(id: string, east: number, north: number) {
+  void display.edit(() => {
+    const zone = display.view!.zones.find((one) => one.id === id)
+    return {
+      type: 'SetZones',
+      zones: [id],
+      set: {
+        eastMetres: (zone?.eastMetres ?? 0) + east,
+        northMetres: (zone?.northMetres ?? 0) + north,
+      },
+    }
+  })
 }
 function press(event: PointerEvent, zone: Zone) {
   const from = { x: event.clientX, y: event.clientY }
@@ -77,20 +92,17 @@ function onKey(event: KeyboardEvent, zone: Zone) {
   const north = { ArrowUp: by, ArrowDown: -by }[event.key]
   if (east !== undefined || north !== undefined) {
     event.preventDefault()
-    put(zone, {
-      eastMetres: zone.eastMetres! + (east ?? 0),
-      northMetres: zone.northMetres! + (north ?? 0),
-    })
+    step(zone.id, east ?? 0, north ?? 0)
   }
 }
 function add() {
-  const id = freshId(
-    'zone',
-    zones.value.map((zone) => zone.id),
-  )
-  void display.edit({
-    type: 'PutZone',
-    zone: { id, name: `Zone ${zones.value.length + 1}`, eastMetres: 0, northMetres: 0 },
+  void display.edit(() => {
+    const id = freshId(
+      'zone',
+      zones.value.map((zone) => zone.id),
+    )
+    const name = `Zone ${zones.value.length + 1}`
+    return { type: 'PutZone', zone: { id, name, eastMetres: 0, northMetres: 0 } }
   })
 }
 </script>

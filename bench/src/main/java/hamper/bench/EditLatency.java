@@ -50,10 +50,9 @@ public final class EditLatency {
     double[] millis = new double[WARM + MEASURED];
     for (int i = 0; i < WARM + MEASURED; i++) {
       String edit =
-          "{\"version\":%d,\"edit\":{\"type\":\"SetSection\",\"piece\":\"%s\",\"index\":0,\"section\":"
+          "{\"version\":%d,\"edit\":{\"type\":\"SetSections\",\"sections\":[{\"piece\":\"%s\",\"index\":0}],"
                   .formatted(i + 1, piece)
-              + "{\"pixels\":%d,\"nullPixels\":0,\"group\":1,\"backward\":false}}}"
-                  .formatted(10 + i % 2);
+              + "\"set\":{\"pixels\":%d}}}".formatted(10 + i % 2);
       long begin = System.nanoTime();
       post("/api/displays/" + id + "/edits", edit);
       millis[i] = (System.nanoTime() - begin) / 1e6;

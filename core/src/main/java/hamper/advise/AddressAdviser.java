@@ -8,7 +8,7 @@ import hamper.display.Adapter;
 import hamper.display.Controller;
 import hamper.display.Subnet;
 import hamper.edit.Edit;
-import hamper.edit.PutController;
+import hamper.edit.SetControllers;
 import hamper.network.AddressLine;
 import java.util.ArrayList;
 import java.util.List;
@@ -33,7 +33,7 @@ final class AddressAdviser implements Adviser {
       for (AddressLine line : lines(facts, device)) {
         line.free().stream()
             .findFirst()
-            .ifPresent(address -> edits.add(new PutController(at(device, address))));
+            .ifPresent(address -> edits.add(SetControllers.between(device, at(device, address))));
       }
     }
     return edits.stream();

@@ -14,8 +14,8 @@ import hamper.display.PortRef;
 import hamper.display.Run;
 import hamper.display.Section;
 import hamper.edit.Edit;
-import hamper.edit.PutController;
-import hamper.edit.SetSection;
+import hamper.edit.EditsBetween;
+import hamper.edit.SetSections;
 import hamper.edit.Together;
 import hamper.load.FeedLoad;
 import hamper.load.Island;
@@ -136,7 +136,7 @@ final class BrightnessAdviser implements Adviser {
                 new PortRef(controller.id(), PortKind.PIXEL, scope.runs().get(0).port()));
     return new Together(
         "Lower %s to %d %%".formatted(what, percent),
-        Stream.concat(Stream.of(new PutController(lowered)), sections.stream()).toList());
+        Stream.concat(EditsBetween.of(controller, lowered).stream(), sections.stream()).toList());
   }
 
   private static List<Edit> sections(Plan plan, Controller controller, Run run, int percent) {
@@ -148,7 +148,7 @@ final class BrightnessAdviser implements Adviser {
         Section section = sections.get(i);
         boolean own = section.brightness().isPresent() || at.prop().brightness().isPresent();
         if (own && Brightness.percent(section, at.prop(), run, controller) > percent) {
-          edits.add(new SetSection(leg.piece(), i, section.withBrightness(Optional.of(percent))));
+          edits.add(SetSections.brightness(new SetSections.At(leg.piece(), i), section, percent));
         }
       }
     }

@@ -6,16 +6,15 @@ import hamper.check.Subject;
 import hamper.display.Cable;
 import hamper.display.Controller;
 import hamper.display.Feed;
-import hamper.display.Leg;
 import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Run;
 import hamper.display.Supply;
+import hamper.edit.AddFeeds;
 import hamper.edit.Edit;
-import hamper.edit.PutController;
+import hamper.edit.EditsBetween;
 import hamper.edit.PutSupply;
-import hamper.edit.SetFeeds;
 import hamper.edit.Together;
 import hamper.load.FeedLoad;
 import hamper.load.RunPower;
@@ -110,10 +109,7 @@ final class FeedAdviser implements Adviser {
   private static List<Edit> edits(Run before, Run after) {
     List<Edit> edits = new ArrayList<>();
     for (int i = 0; i < before.legs().size(); i++) {
-      Leg leg = after.legs().get(i);
-      if (!leg.equals(before.legs().get(i))) {
-        edits.add(new SetFeeds(leg.piece(), leg.feeds()));
-      }
+      edits.addAll(EditsBetween.feeds(before.legs().get(i), after.legs().get(i)));
     }
     return edits;
   }
@@ -121,10 +117,7 @@ final class FeedAdviser implements Adviser {
   private static Together together(Plan plan, PortRef port, List<Edit> prepare, List<Edit> edits) {
     int count =
         edits.stream()
-            .mapToInt(
-                edit ->
-                    ((SetFeeds) edit).feeds().size()
-                        - plan.leg(((SetFeeds) edit).piece()).orElseThrow().leg().feeds().size())
+            .mapToInt(edit -> edit instanceof AddFeeds added ? added.feeds().size() : -1)
             .sum();
     String title =
         "Add %s to %s".formatted(count == 1 ? "a feed" : count + " feeds", plan.written(port));
@@ -158,9 +151,7 @@ final class FeedAdviser implements Adviser {
         powered = powered.withSupply(feed.input().get(), chosen.id());
       }
     }
-    if (!powered.equals(controller)) {
-      prepare.add(new PutController(powered));
-    }
+    prepare.addAll(EditsBetween.of(controller, powered));
     return chosen;
   }
 

@@ -4,11 +4,13 @@ import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.display.Circuit;
 import hamper.display.Piece;
+import hamper.display.PieceAt;
 import hamper.display.PixelString;
 import hamper.display.Wall;
 import hamper.edit.Edit;
-import hamper.edit.SetMirror;
-import hamper.edit.SetPiece;
+import hamper.edit.EditsBetween;
+import hamper.edit.SetLegs;
+import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -23,15 +25,26 @@ final class LetGoAdviser implements Adviser {
         finding.subjects().stream().flatMap(s -> s.piece().stream()).distinct().toList();
     // the one named last came to the other
     for (int i = pieces.size() - 1; i >= 0; i--) {
-      free(facts.plan().existingPiece(pieces.get(i)).piece())
-          .ifPresent(piece -> edits.add(new SetPiece(piece)));
+      PieceAt at = facts.plan().existingPiece(pieces.get(i));
+      free(at.piece())
+          .map(piece -> EditsBetween.of(at.piece(), piece))
+          .ifPresent(let -> edits.add(EditsBetween.together(title(at), let)));
       boolean mirror =
-          facts.plan().leg(pieces.get(i)).filter(at -> at.leg().mirrorOf().isPresent()).isPresent();
+          facts
+              .plan()
+              .leg(pieces.get(i))
+              .filter(leg -> leg.leg().mirrorOf().isPresent())
+              .isPresent();
       if (mirror) {
-        edits.add(new SetMirror(pieces.get(i), Optional.empty()));
+        edits.add(SetLegs.mirror(pieces.get(i), Optional.empty()));
       }
     }
     return edits.stream();
+  }
+
+  private static String title(PieceAt at) {
+    String title = "Let go " + at.title();
+    return title.length() > Require.LONGEST_NAME ? "Let a piece go" : title;
   }
 
   /** The piece without any hold; empty where it has none. */

@@ -4,7 +4,7 @@ import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.check.Subject;
 import hamper.edit.Edit;
-import hamper.edit.SetMirror;
+import hamper.edit.SetLegs;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -20,7 +20,7 @@ final class MirrorAdviser implements Adviser {
     boolean equal =
         pieces.size() == 2 && channels(facts, pieces.get(0)) == channels(facts, pieces.get(1));
     return equal
-        ? Stream.of(new SetMirror(pieces.get(1), Optional.of(pieces.get(0))))
+        ? Stream.of(SetLegs.mirror(pieces.get(1), Optional.of(pieces.get(0))))
         : Stream.empty();
   }
 

@@ -10,10 +10,10 @@ import hamper.display.PieceAt;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Run;
+import hamper.edit.AddFeeds;
 import hamper.edit.Edit;
 import hamper.edit.PatchNearest;
 import hamper.edit.PatchPieces;
-import hamper.edit.SetFeeds;
 import hamper.edit.Together;
 import hamper.edit.UnpatchPieces;
 import java.util.List;
@@ -88,6 +88,6 @@ final class MoveLegsAdviser implements Adviser {
         .flatMap(piece -> facts.plan().leg(piece).stream())
         .map(LegAt::leg)
         .filter(leg -> !leg.feeds().isEmpty())
-        .map(leg -> new SetFeeds(leg.piece(), leg.feeds()));
+        .map(leg -> new AddFeeds(leg.piece(), leg.feeds()));
   }
 }

@@ -13,8 +13,9 @@ import hamper.display.SerialDimmer;
 import hamper.display.SlotPiece;
 import hamper.display.StripDecoder;
 import hamper.edit.Edit;
-import hamper.edit.SetGap;
-import hamper.edit.SetPiece;
+import hamper.edit.EditsBetween;
+import hamper.edit.SetLegs;
+import hamper.edit.SetPieces;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -37,14 +38,15 @@ final class PiecesAdviser implements Adviser {
 
   private static Stream<Edit> changed(Plan plan, String code, Piece piece) {
     if (piece instanceof SlotPiece slots && !code.equals("data-reach")) {
-      return freeSlots(plan, slots).map(slot -> new SetPiece(at(slots, slot)));
+      return freeSlots(plan, slots).map(slot -> SetPieces.between(piece, at(slots, slot)));
     } else if (piece instanceof SerialDimmer dimmer) {
       return IntStream.rangeClosed(1, SerialDimmer.HIGHEST_UNIT)
           .filter(unit -> line(plan, piece).noneMatch(other -> uses(other, unit)))
           .limit(1)
           .mapToObj(
               unit ->
-                  new SetPiece(
+                  SetPieces.between(
+                      piece,
                       new SerialDimmer(dimmer.id(), dimmer.name(), unit, dimmer.circuits())));
     } else if (piece instanceof PixelString string) {
       return code.equals("data-reach") ? bridges(plan, string) : orders(code, string);
@@ -62,8 +64,9 @@ final class PiecesAdviser implements Adviser {
         .map(LegAt::leg)
         .map(
             leg ->
-                new SetGap(
-                    string.id(), nulls(leg.cableMetres()), leg.cableMetres(), leg.cableGauge()));
+                SetLegs.between(
+                    leg,
+                    leg.withGap(nulls(leg.cableMetres()), leg.cableMetres(), leg.cableGauge())));
   }
 
   private static int nulls(Optional<Double> metres) {
@@ -79,9 +82,12 @@ final class PiecesAdviser implements Adviser {
         .distinct()
         .map(
             order ->
-                new SetPiece(
+                EditsBetween.of(
+                    string,
                     string.withSections(
-                        string.sections().stream().map(s -> s.withColourOrder(order)).toList())));
+                        string.sections().stream().map(s -> s.withColourOrder(order)).toList())))
+        .filter(edits -> !edits.isEmpty())
+        .map(edits -> EditsBetween.together("Change colour orders of " + string.name(), edits));
   }
 
   /** The first stretch of the line that is long enough and free. */

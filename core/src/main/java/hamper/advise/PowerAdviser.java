@@ -15,11 +15,12 @@ import hamper.display.Plan;
 import hamper.display.Run;
 import hamper.display.Supply;
 import hamper.edit.Edit;
-import hamper.edit.PutController;
+import hamper.edit.EditsBetween;
 import hamper.edit.PutSupply;
-import hamper.edit.SetFeeds;
-import hamper.edit.SetGap;
-import hamper.edit.SetJoint;
+import hamper.edit.SetControllers;
+import hamper.edit.SetFeed;
+import hamper.edit.SetLegs;
+import hamper.edit.SetSupplies;
 import hamper.edit.Together;
 import hamper.load.FeedLoad;
 import hamper.load.Island;
@@ -59,8 +60,8 @@ final class PowerAdviser implements Adviser {
         .filter(leg -> leg.cut().contains(conductor))
         .map(
             leg ->
-                new SetJoint(
-                    leg.piece(), leg.cut().stream().filter(one -> one != conductor).toList()));
+                SetLegs.between(
+                    leg, leg.withCut(leg.cut().stream().filter(one -> one != conductor).toList())));
   }
 
   private static Stream<Leg> leg(Plan plan, Subject subject) {
@@ -76,9 +77,11 @@ final class PowerAdviser implements Adviser {
     return leg(facts.plan(), main)
         .map(
             leg ->
-                new SetJoint(
-                    leg.piece(),
-                    Stream.concat(leg.cut().stream(), Stream.of(Conductor.POSITIVE)).toList()));
+                SetLegs.between(
+                    leg,
+                    leg.withCut(
+                        Stream.concat(leg.cut().stream(), Stream.of(Conductor.POSITIVE))
+                            .toList())));
   }
 
   /** All feeds of the run on the supply that comes first. */
@@ -98,7 +101,7 @@ final class PowerAdviser implements Adviser {
     List<Edit> edits = new ArrayList<>();
     for (Leg leg : run.legs()) {
       if (!leg.feeds().isEmpty()) {
-        edits.add(feeds(leg, feed -> on(feed, supply)));
+        edits.addAll(feeds(leg, feed -> on(feed, supply)));
       }
     }
     return new Together(
@@ -109,8 +112,8 @@ final class PowerAdviser implements Adviser {
     return supply.name().length() > 40 ? supply.name().substring(0, 40) : supply.name();
   }
 
-  private static Edit feeds(Leg leg, UnaryOperator<Feed> change) {
-    return new SetFeeds(leg.piece(), leg.feeds().stream().map(change).toList());
+  private static List<Edit> feeds(Leg leg, UnaryOperator<Feed> change) {
+    return SetFeed.between(leg, leg.withFeeds(leg.feeds().stream().map(change).toList()));
   }
 
   private static Feed on(Feed feed, Supply supply) {
@@ -129,7 +132,7 @@ final class PowerAdviser implements Adviser {
                     .flatMap(feed -> feed.supply().stream())
                     .distinct()
                     .flatMap(supply -> named(controller, island, supply)))
-        .map(PutController::new);
+        .map(after -> SetControllers.between(controller, after));
   }
 
   private static Stream<Controller> named(Controller controller, Island island, Supply supply) {
@@ -144,7 +147,7 @@ final class PowerAdviser implements Adviser {
     Plan plan = facts.plan();
     if (main.port().isEmpty()) {
       Controller controller = plan.existingController(main.controller().orElseThrow());
-      return Stream.of(new PutController(controller.withPowered(List.of())));
+      return Stream.of(SetControllers.between(controller, controller.withPowered(List.of())));
     }
     Controller controller = plan.existingController(main.port().get().controller());
     double volts =
@@ -169,9 +172,7 @@ final class PowerAdviser implements Adviser {
                   powered = powered.withSupply(feed.input().get(), right.id());
                 }
               }
-              if (!powered.equals(controller)) {
-                edits.add(new PutController(powered));
-              }
+              edits.addAll(EditsBetween.of(controller, powered));
               run.feeds()
                   .flatMap(feed -> feed.at().stream())
                   .map(FeedLoad.FeedRef::piece)
@@ -179,7 +180,7 @@ final class PowerAdviser implements Adviser {
                   .map(piece -> plan.leg(piece).orElseThrow().leg())
                   .forEach(
                       leg ->
-                          edits.add(
+                          edits.addAll(
                               feeds(
                                   leg,
                                   feed ->
@@ -196,7 +197,9 @@ final class PowerAdviser implements Adviser {
     double allowed = Double.parseDouble(finding.allowed().split(" ")[0]);
     return leg(plan, main)
         .filter(leg -> !leg.feeds().isEmpty())
-        .map(leg -> feeds(leg, feed -> withFuse(feed, allowed)));
+        .map(leg -> feeds(leg, feed -> withFuse(feed, allowed)))
+        .filter(edits -> !edits.isEmpty())
+        .map(edits -> EditsBetween.together("Put in smaller fuses", edits));
   }
 
   private static Feed withFuse(Feed feed, double most) {
@@ -225,7 +228,9 @@ final class PowerAdviser implements Adviser {
                                       feed.position(),
                                       feed.leadMetres(),
                                       Optional.of(gauge),
-                                      feed.fuseAmps()))));
+                                      feed.fuseAmps())))
+                  .filter(edits -> !edits.isEmpty())
+                  .map(edits -> EditsBetween.together("Use thicker leads", edits)));
     }
     var port = main.port().orElseThrow();
     Leg first =
@@ -236,7 +241,8 @@ final class PowerAdviser implements Adviser {
             .get(0);
     return thicker.map(
         gauge ->
-            new SetGap(first.piece(), first.nullPixels(), first.cableMetres(), Optional.of(gauge)));
+            SetLegs.between(
+                first, first.withGap(first.nullPixels(), first.cableMetres(), Optional.of(gauge))));
   }
 
   /** The smallest supply that is sold and gives it. */
@@ -246,7 +252,9 @@ final class PowerAdviser implements Adviser {
         .flatMap(
             load ->
                 NewSupply.rating(load.amps() / SiteLoads.PLANNED_SHARE).stream()
-                    .map(rating -> new PutSupply(load.supply().withAmps(rating))));
+                    .map(
+                        rating ->
+                            SetSupplies.between(load.supply(), load.supply().withAmps(rating))));
   }
 
   /** The largest supply that helps, on the mains circuit with most to spare. */
@@ -264,6 +272,8 @@ final class PowerAdviser implements Adviser {
                 free.stream()
                     .map(
                         circuit ->
-                            new PutSupply(load.supply().withMains(Optional.of(circuit.id())))));
+                            SetSupplies.between(
+                                load.supply(),
+                                load.supply().withMains(Optional.of(circuit.id())))));
   }
 }

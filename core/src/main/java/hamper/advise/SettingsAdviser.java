@@ -9,7 +9,7 @@ import hamper.check.Finding;
 import hamper.display.Controller;
 import hamper.display.Sending;
 import hamper.edit.Edit;
-import hamper.edit.PutController;
+import hamper.edit.EditsBetween;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -20,8 +20,12 @@ final class SettingsAdviser implements Adviser {
   @Override
   public Stream<Edit> think(Facts facts, Finding finding) {
     return finding.subjects().get(0).controller().map(facts.plan()::existingController).stream()
-        .flatMap(controller -> changed(facts, finding.code(), controller))
-        .map(PutController::new);
+        .flatMap(
+            controller ->
+                changed(facts, finding.code(), controller)
+                    .map(after -> EditsBetween.of(controller, after))
+                    .filter(edits -> !edits.isEmpty())
+                    .map(edits -> EditsBetween.together("Change " + controller.tag(), edits)));
   }
 
   private static Stream<Controller> changed(Facts facts, String code, Controller controller) {

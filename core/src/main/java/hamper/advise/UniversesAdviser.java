@@ -6,7 +6,7 @@ import hamper.check.Subject;
 import hamper.display.Controller;
 import hamper.display.Run;
 import hamper.edit.Edit;
-import hamper.edit.PutController;
+import hamper.edit.EditsBetween;
 import hamper.resolve.ControllerBlock;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -29,8 +29,16 @@ final class UniversesAdviser implements Adviser {
     Collections.reverse(controllers);
     return controllers.stream()
         .map(facts.plan()::existingController)
-        .flatMap(controller -> Stream.of(assigned(controller), nextFree(facts, controller)))
-        .map(PutController::new);
+        .flatMap(
+            controller ->
+                Stream.of(assigned(controller), nextFree(facts, controller))
+                    .map(after -> EditsBetween.of(controller, after))
+                    .filter(edits -> !edits.isEmpty())
+                    .map(edits -> EditsBetween.together(title(controller), edits)));
+  }
+
+  private static String title(Controller controller) {
+    return "Give %s universes of its own".formatted(controller.tag());
   }
 
   private static Controller assigned(Controller controller) {

@@ -154,6 +154,11 @@ public record Controller(
         id, tag, name, model, settings, inputs, newSending, adapters, cables, powered, runs);
   }
 
+  public Controller withAdapters(List<Adapter> newAdapters) {
+    return new Controller(
+        id, tag, name, model, settings, inputs, sending, newAdapters, cables, powered, runs);
+  }
+
   public Controller withPowered(List<PoweredInput> newPowered) {
     return new Controller(
         id, tag, name, model, settings, inputs, sending, adapters, cables, newPowered, runs);

@@ -66,6 +66,10 @@ public record Section(
     return new Section(pixels, newNullPixels, group, fold, backward, colourOrder, brightness, hold);
   }
 
+  public Section withBackward(boolean newBackward) {
+    return new Section(pixels, nullPixels, group, fold, newBackward, colourOrder, brightness, hold);
+  }
+
   public Section withBrightness(Optional<Integer> newBrightness) {
     return new Section(pixels, nullPixels, group, fold, backward, colourOrder, newBrightness, hold);
   }

@@ -2,7 +2,12 @@ package hamper.display;
 
 import hamper.address.IpAddress;
 import hamper.value.Require;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A subnet of the show network.
@@ -60,6 +65,27 @@ public record Subnet(
     return dhcpFirst.isPresent()
         && address.compareTo(dhcpFirst.get()) >= 0
         && address.compareTo(dhcpLast.orElseThrow()) <= 0;
+  }
+
+  /**
+   * The lowest addresses that no device has and DHCP does not give out; the very first one is left
+   * to a router, where people look for it.
+   */
+  public List<IpAddress> free(Collection<IpAddress> taken, int most) {
+    Set<Long> known = new HashSet<>();
+    taken.forEach(address -> known.add(address.bits()));
+    long dhcpEnd = dhcpLast.map(IpAddress::bits).orElse(-1L);
+    long last = lastDevice().bits();
+    List<IpAddress> free = new ArrayList<>();
+    for (long bits = firstDevice().bits() + 1; bits <= last && free.size() < most; bits++) {
+      IpAddress candidate = IpAddress.ofBits(bits);
+      if (givesOut(candidate)) {
+        bits = dhcpEnd;
+      } else if (!known.contains(bits)) {
+        free.add(candidate);
+      }
+    }
+    return free;
   }
 
   private static long hosts(int prefix) {

@@ -63,6 +63,15 @@ public record Wall(
         "panels make the resolution; leave it out");
   }
 
+  /** The same wall, its size told another way. */
+  public Wall remade(
+      Optional<Panels> newPanels,
+      Optional<Resolution> newResolution,
+      Optional<Size> newSize,
+      Optional<Double> newPitch) {
+    return new Wall(id, name, order, newPanels, newResolution, newSize, newPitch, hold);
+  }
+
   /** A screen whose pixels are as many as fit on it. */
   public static Wall screen(String id, String name, Size size, double pitchMillimetres) {
     return new Wall(

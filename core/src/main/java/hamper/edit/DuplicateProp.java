@@ -15,25 +15,23 @@ import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.LongStream;
 
 /**
- * Adds copies of a prop after it. Copies hang nowhere and hold no address: two props that answer to
- * the same channels would be a mistake, or a mirror that somebody asks for.
+ * Adds copies of a prop after it, called as it with the next numbers. Copies hang nowhere and hold
+ * no address: two props that answer to the same channels would be a mistake, or a mirror that
+ * somebody asks for.
  *
- * @param copies at least one
+ * @param copies ids of the new props, at least one; their pieces are called after them
  * @param mirrorImage whether left and right are exchanged: the wire runs the same way from the plug
  *     on the other side, and a wall's first pixel lies in the opposite corner
  */
-public record DuplicateProp(String prop, List<Copy> copies, boolean mirrorImage) implements Edit {
-  /**
-   * @param id of the new prop; its pieces are called after it
-   */
-  public record Copy(String id, String name) {
-    public Copy {
-      Require.id("id", id);
-      Require.name("name", name);
-    }
-  }
+public record DuplicateProp(String prop, List<String> copies, boolean mirrorImage) implements Edit {
+  private static final Pattern NUMBERED = Pattern.compile("(.*?)(\\d{1,9})(\\D*)");
 
   public DuplicateProp {
     copies = List.copyOf(copies);
@@ -43,18 +41,42 @@ public record DuplicateProp(String prop, List<Copy> copies, boolean mirrorImage)
   @Override
   public Display change(Plan plan) {
     List<Prop> props = new ArrayList<>(plan.display().props());
-    Prop original = Lists.find(props, prop, other -> other.id(), "prop");
-    props.addAll(
-        props.indexOf(original) + 1, copies.stream().map(copy -> copyOf(original, copy)).toList());
+    Prop original = original(plan);
+    List<String> names = nextNames(props, original.name());
+    List<Prop> made = new ArrayList<>();
+    for (int i = 0; i < copies.size(); i++) {
+      made.add(copyOf(original, copies.get(i), names.get(i)));
+    }
+    props.addAll(props.indexOf(original) + 1, made);
     return plan.display().withProps(props);
   }
 
-  private Prop copyOf(Prop original, Copy copy) {
+  private Prop original(Plan plan) {
+    return Lists.find(plan.display().props(), prop, other -> other.id(), "prop");
+  }
+
+  /**
+   * "Bollard 1" goes on as "Bollard 2"; a name without a number gets one; taken ones are left out.
+   */
+  private List<String> nextNames(List<Prop> props, String name) {
+    Set<String> taken = props.stream().map(Prop::name).collect(Collectors.toSet());
+    Matcher parts = NUMBERED.matcher(name);
+    boolean numbered = parts.matches();
+    String stem = numbered ? parts.group(1) : name + " ";
+    String end = numbered ? parts.group(3) : "";
+    return LongStream.iterate(numbered ? Long.parseLong(parts.group(2)) + 1 : 2, n -> n + 1)
+        .mapToObj(number -> stem + number + end)
+        .filter(next -> !taken.contains(next))
+        .limit(copies.size())
+        .toList();
+  }
+
+  private Prop copyOf(Prop original, String id, String name) {
     List<Piece> pieces = new ArrayList<>();
     for (Piece piece : original.pieces()) {
-      pieces.add(copyOf(piece, "%s-%d".formatted(copy.id(), pieces.size() + 1)));
+      pieces.add(copyOf(piece, "%s-%d".formatted(id, pieces.size() + 1)));
     }
-    return new Prop(copy.id(), copy.name(), original.zone(), original.brightness(), pieces);
+    return new Prop(id, name, original.zone(), original.brightness(), pieces);
   }
 
   private Piece copyOf(Piece piece, String id) {
@@ -95,7 +117,7 @@ public record DuplicateProp(String prop, List<Copy> copies, boolean mirrorImage)
 
   @Override
   public String label(Plan plan) {
-    String name = Lists.find(plan.display().props(), prop, other -> other.id(), "prop").name();
+    String name = original(plan).name();
     String how = mirrorImage ? " as mirror image" : "";
     return copies.size() == 1
         ? "Duplicate %s%s".formatted(name, how)

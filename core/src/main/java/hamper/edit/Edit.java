@@ -12,10 +12,25 @@ import hamper.display.Plan;
 public sealed interface Edit
     permits PatchPieces,
         UnpatchPieces,
-        SetGap,
-        SetMirror,
-        SetSection,
-        SetPiece,
+        SetLegs,
+        SetPort,
+        SetSections,
+        SetPieces,
+        MoveSlots,
+        TurnSections,
+        RemakeWall,
+        SetControllers,
+        SetAdapter,
+        PowerInput,
+        AddControllers,
+        SetProps,
+        SetZones,
+        SetSubnets,
+        SetSupplies,
+        SetMainsCircuits,
+        AddFeeds,
+        SetFeed,
+        RemoveFeed,
         SplitSection,
         JoinSections,
         MoveBoundary,
@@ -33,7 +48,6 @@ public sealed interface Edit
         MoveController,
         SetDisplay,
         PatchAcross,
-        SetBox,
         SetMode,
         ExchangeController,
         HoldGiven,
@@ -44,8 +58,6 @@ public sealed interface Edit
         RemoveSupply,
         PutMainsCircuit,
         RemoveMainsCircuit,
-        SetFeeds,
-        SetJoint,
         Restore {
 
   /**
@@ -57,6 +69,14 @@ public sealed interface Edit
 
   /** What it does, as the undo button and the log say it; told on the plan before it. */
   String label(Plan plan);
+
+  /**
+   * Whether it says by how much and not to what: two such edits of one field do not get in each
+   * other's way.
+   */
+  default boolean relative() {
+    return false;
+  }
 
   /** Applies the edit; nothing has changed where it throws. */
   default Applied applyTo(Plan plan) {

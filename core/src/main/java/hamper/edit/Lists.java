@@ -3,8 +3,12 @@ package hamper.edit;
 import hamper.value.RefusedException;
 import hamper.value.Require;
 import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 
 /** Lists of things with an id. */
 final class Lists {
@@ -20,6 +24,51 @@ final class Lists {
       changed.set(index, entry);
     }
     return changed;
+  }
+
+  /**
+   * The list with entries at its end.
+   *
+   * @throws RefusedException where one of that id is there already
+   */
+  static <T> List<T> add(List<T> all, List<T> entries, Function<T, String> id, String what) {
+    Set<String> known = new HashSet<>();
+    all.forEach(one -> known.add(id.apply(one)));
+    List<T> changed = new ArrayList<>(all);
+    for (T entry : entries) {
+      if (!known.add(id.apply(entry))) {
+        throw new RefusedException(
+            what,
+            Require.quoted(id.apply(entry)),
+            "a %s has this id already; say what changes of it, or choose another".formatted(what));
+      }
+      changed.add(entry);
+    }
+    return changed;
+  }
+
+  /**
+   * The list with some of its entries changed, each in its place.
+   *
+   * @throws RefusedException where there is no entry of an id, or an entry cannot be so
+   */
+  static <T> List<T> change(
+      List<T> all, List<String> ids, Function<T, String> id, UnaryOperator<T> how, String what) {
+    Set<String> wanted = new LinkedHashSet<>(ids);
+    List<T> changed = new ArrayList<>(all);
+    for (int i = 0; i < changed.size(); i++) {
+      if (wanted.remove(id.apply(changed.get(i)))) {
+        changed.set(i, how.apply(changed.get(i)));
+      }
+    }
+    wanted.forEach(missing -> find(all, missing, id, what));
+    return changed;
+  }
+
+  /** What an edit names: something, and not more than there can be. */
+  static List<String> named(String field, List<String> ids) {
+    Require.inRange(field, ids.size(), 1, PutProps.MOST);
+    return List.copyOf(ids);
   }
 
   /**

@@ -12,9 +12,9 @@ import java.util.List;
  * Moves the boundary between a section and the next along the wire: what one gets the other loses.
  *
  * @param index of the section before the boundary, from 0
- * @param pixels it has afterwards
+ * @param by pixels; negative: the section before it gets shorter
  */
-public record MoveBoundary(String piece, int index, int pixels) implements Edit {
+public record MoveBoundary(String piece, int index, int by) implements Edit {
   @Override
   public Display change(Plan plan) {
     PixelString string = Pieces.string(plan, piece);
@@ -22,11 +22,17 @@ public record MoveBoundary(String piece, int index, int pixels) implements Edit 
     Section first = string.sections().get(index);
     Section second = string.sections().get(index + 1);
     int both = first.pixels() + second.pixels();
+    int pixels = first.pixels() + by;
     Require.inRange("pixels", pixels, 1, both - 1);
     List<Section> sections = new ArrayList<>(string.sections());
     sections.set(index, first.withPixels(pixels));
     sections.set(index + 1, second.withPixels(both - pixels));
     return Pieces.replace(plan, string.withSections(sections));
+  }
+
+  @Override
+  public boolean relative() {
+    return true;
   }
 
   @Override

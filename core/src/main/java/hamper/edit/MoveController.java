@@ -10,14 +10,15 @@ import java.util.List;
 /**
  * Gives a controller another place in the list; assigned universes and display channels follow.
  *
- * @param index the new place, from 0
+ * @param by places; negative towards the beginning
  */
-public record MoveController(String controller, int index) implements Edit {
+public record MoveController(String controller, int by) implements Edit {
   @Override
   public Display change(Plan plan) {
     List<Controller> controllers = new ArrayList<>(plan.display().controllers());
     Controller moved = plan.existingController(controller);
-    Require.inRange("index", index, 0, controllers.size() - 1);
+    int index = controllers.indexOf(moved) + by;
+    Require.inRange("place", index + 1, 1, controllers.size());
     controllers.remove(moved);
     controllers.add(index, moved);
     return plan.display().withControllers(controllers);
@@ -25,6 +26,7 @@ public record MoveController(String controller, int index) implements Edit {
 
   @Override
   public String label(Plan plan) {
-    return "Move %s to place %d".formatted(plan.existingController(controller).tag(), index + 1);
+    return "Move %s to place %d"
+        .formatted(plan.existingController(controller).tag(), plan.indexOf(controller) + by + 1);
   }
 }

@@ -9,7 +9,10 @@ import hamper.display.Prop;
 import hamper.display.Section;
 import hamper.value.RefusedException;
 import hamper.value.Require;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
+import java.util.function.UnaryOperator;
 
 /** What several edits do to props and their pieces. */
 final class Pieces {
@@ -17,16 +20,30 @@ final class Pieces {
 
   /** The display with one piece in place of that of the same id. */
   static Display replace(Plan plan, Piece changed) {
-    PieceAt at = plan.existingPiece(changed.id());
-    List<Piece> pieces =
-        at.prop().pieces().stream()
-            .map(piece -> piece.id().equals(changed.id()) ? changed : piece)
-            .toList();
-    List<Prop> props =
-        plan.display().props().stream()
-            .map(prop -> prop == at.prop() ? prop.withPieces(pieces) : prop)
-            .toList();
-    return plan.display().withProps(props);
+    return change(plan, List.of(changed.id()), piece -> changed);
+  }
+
+  /**
+   * The display with some pieces changed where they are.
+   *
+   * @throws RefusedException where there is no piece of an id, or it cannot be so
+   */
+  static Display change(Plan plan, List<String> pieces, UnaryOperator<Piece> how) {
+    Set<String> ids = new HashSet<>(pieces);
+    Set<String> props = new HashSet<>();
+    pieces.forEach(piece -> props.add(plan.existingPiece(piece).prop().id()));
+    return plan.display()
+        .withProps(
+            plan.display().props().stream()
+                .map(prop -> props.contains(prop.id()) ? changed(prop, ids, how) : prop)
+                .toList());
+  }
+
+  private static Prop changed(Prop prop, Set<String> ids, UnaryOperator<Piece> how) {
+    return prop.withPieces(
+        prop.pieces().stream()
+            .map(piece -> ids.contains(piece.id()) ? how.apply(piece) : piece)
+            .toList());
   }
 
   /** A section that has to be there. */

@@ -3,20 +3,23 @@ package hamper.edit;
 import hamper.display.Controller;
 import hamper.display.Display;
 import hamper.display.Plan;
+import java.util.List;
 
-/**
- * Adds a controller at the end of the list, or puts it in the place of the one with its id: name,
- * settings, inputs, runs and all.
- */
+/** Adds a controller as it is at the end of the list: name, settings, inputs, runs and all. */
 public record PutController(Controller controller) implements Edit {
   @Override
   public Display change(Plan plan) {
     return plan.display()
-        .withControllers(Lists.put(plan.display().controllers(), controller, other -> other.id()));
+        .withControllers(
+            Lists.add(
+                plan.display().controllers(),
+                List.of(controller),
+                other -> other.id(),
+                "controller"));
   }
 
   @Override
   public String label(Plan plan) {
-    return (plan.controller(controller.id()).isPresent() ? "Change " : "Add ") + controller.tag();
+    return "Add " + controller.tag();
   }
 }

@@ -4,19 +4,21 @@ import hamper.display.Display;
 import hamper.display.Plan;
 import hamper.display.SitePower;
 import hamper.display.Supply;
+import java.util.List;
 
-/** Adds a supply at the end, or puts it in the place of the one with its id. */
+/** Adds a supply at the end. */
 public record PutSupply(Supply supply) implements Edit {
   @Override
   public Display change(Plan plan) {
     SitePower power = plan.display().power();
     return plan.display()
-        .withPower(power.withSupplies(Lists.put(power.supplies(), supply, other -> other.id())));
+        .withPower(
+            power.withSupplies(
+                Lists.add(power.supplies(), List.of(supply), one -> one.id(), "supply")));
   }
 
   @Override
   public String label(Plan plan) {
-    return (plan.supply(supply.id()).isPresent() ? "Change supply " : "Add supply ")
-        + supply.name();
+    return "Add supply " + supply.name();
   }
 }

@@ -3,17 +3,18 @@ package hamper.edit;
 import hamper.display.Display;
 import hamper.display.Plan;
 import hamper.display.Zone;
+import java.util.List;
 
-/** Adds a zone at the end, or puts it in the place of the one with its id. */
+/** Adds a zone at the end. */
 public record PutZone(Zone zone) implements Edit {
   @Override
   public Display change(Plan plan) {
-    return plan.display().withZones(Lists.put(plan.display().zones(), zone, other -> other.id()));
+    return plan.display()
+        .withZones(Lists.add(plan.display().zones(), List.of(zone), one -> one.id(), "zone"));
   }
 
   @Override
   public String label(Plan plan) {
-    boolean known = plan.display().zones().stream().anyMatch(z -> z.id().equals(zone.id()));
-    return (known ? "Change zone " : "Add zone ") + zone.name();
+    return "Add zone " + zone.name();
   }
 }

@@ -3,9 +3,10 @@ package hamper.edit;
 import hamper.display.Controller;
 import hamper.display.Display;
 import hamper.display.Leg;
+import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Run;
-import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -45,17 +46,34 @@ final class Runs {
         .toList();
   }
 
-  /** The display with one leg changed in place. */
-  static Display changeLeg(Display display, PortRef port, int index, UnaryOperator<Leg> change) {
-    return display.withControllers(
-        change(
-            display.controllers(),
-            port.controller(),
-            controller -> {
-              Run run = runAt(controller, port);
-              List<Leg> legs = new ArrayList<>(run.legs());
-              legs.set(index, change.apply(legs.get(index)));
-              return controller.withRun(run.withLegs(legs));
-            }));
+  /** The display with the legs of pieces that hang somewhere changed where they are. */
+  static Display changeLegs(Plan plan, List<String> pieces, UnaryOperator<Leg> change) {
+    Set<String> changed = new HashSet<>(pieces);
+    Set<String> there = new HashSet<>();
+    pieces.forEach(piece -> there.add(plan.leg(piece).orElseThrow().port().controller()));
+    return plan.display()
+        .withControllers(
+            plan.display().controllers().stream()
+                .map(
+                    controller ->
+                        there.contains(controller.id())
+                            ? changeLegs(controller, changed, change)
+                            : controller)
+                .toList());
+  }
+
+  private static Controller changeLegs(
+      Controller before, Set<String> pieces, UnaryOperator<Leg> change) {
+    Controller controller = before;
+    for (Run run : before.runs()) {
+      if (run.legs().stream().anyMatch(leg -> pieces.contains(leg.piece()))) {
+        List<Leg> legs =
+            run.legs().stream()
+                .map(leg -> pieces.contains(leg.piece()) ? change.apply(leg) : leg)
+                .toList();
+        controller = controller.withRun(run.withLegs(legs));
+      }
+    }
+    return controller;
   }
 }

@@ -19,8 +19,7 @@ import java.util.TreeMap;
  * @param last one, included
  * @param occupants by address
  * @param clashes addresses that more than one device has
- * @param free the lowest addresses that no device has and DHCP does not give out, at most {@link
- *     #MOST_FREE}; the very first one of the subnet is left to a router
+ * @param free as {@link Subnet#free}, at most {@link #MOST_FREE}
  */
 public record AddressLine(
     Subnet subnet,
@@ -48,7 +47,12 @@ public record AddressLine(
   private static AddressLine of(Subnet subnet, List<Occupant> all) {
     List<Occupant> here = all.stream().filter(one -> subnet.contains(one.address())).toList();
     return new AddressLine(
-        subnet, subnet.firstDevice(), subnet.lastDevice(), here, clashes(here), free(subnet, here));
+        subnet,
+        subnet.firstDevice(),
+        subnet.lastDevice(),
+        here,
+        clashes(here),
+        subnet.free(here.stream().map(Occupant::address).toList(), MOST_FREE));
   }
 
   /** By address; one device that names its address twice, as itself and as an adapter, is one. */
@@ -88,25 +92,5 @@ public record AddressLine(
         .filter(entry -> entry.getValue().size() > 1)
         .map(entry -> entry.getKey())
         .toList();
-  }
-
-  private static List<IpAddress> free(Subnet subnet, List<Occupant> here) {
-    Set<Long> taken = new HashSet<>();
-    here.forEach(one -> taken.add(one.address().bits()));
-    long dhcpEnd = subnet.dhcpLast().map(IpAddress::bits).orElse(-1L);
-    long last = subnet.lastDevice().bits();
-    List<IpAddress> free = new ArrayList<>();
-    // the first address is where people look for the router
-    for (long bits = subnet.firstDevice().bits() + 1;
-        bits <= last && free.size() < MOST_FREE;
-        bits++) {
-      IpAddress candidate = IpAddress.ofBits(bits);
-      if (subnet.givesOut(candidate)) {
-        bits = dhcpEnd;
-      } else if (!taken.contains(bits)) {
-        free.add(candidate);
-      }
-    }
-    return free;
   }
 }

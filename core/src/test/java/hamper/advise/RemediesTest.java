@@ -45,7 +45,7 @@ class RemediesTest {
             addressed(
                 Samples.controller("k", Protocol.E131, Samples.run(1, "a"), Samples.run(2, "b")),
                 "198.51.100.11"));
-    assertThat(offered(plan, "overlap")).containsExactly("Change b", "Change a");
+    assertThat(offered(plan, "overlap")).containsExactly("Let go b", "Let go a");
   }
 
   @Test
@@ -57,7 +57,7 @@ class RemediesTest {
                 Samples.controller("k", Protocol.E131, Samples.run(1, "a"), Samples.run(2, "b")),
                 "198.51.100.11"));
     // a mirror that is held as well would bring a fault of its own, so it is not offered
-    assertThat(offered(plan, "overlap")).contains("Change b").noneMatch(l -> l.contains("irror"));
+    assertThat(offered(plan, "overlap")).contains("Let go b").noneMatch(l -> l.contains("irror"));
   }
 
   @Test

@@ -9,7 +9,7 @@ import hamper.display.PortRef;
 import hamper.display.Section;
 import hamper.edit.Edit;
 import hamper.edit.PatchPieces;
-import hamper.edit.SetSection;
+import hamper.edit.Say;
 import hamper.resolve.Resolver;
 import hamper.sample.Samples;
 import java.util.List;
@@ -30,13 +30,13 @@ class MovesTest {
 
   @Test
   void tenMorePixelsPushWhatFollowsByThirtyChannels() {
-    assertThat(told(new SetSection("a", 0, Section.of(20))))
+    assertThat(told(Say.section("a", 0, Section.of(10), Section.of(20))))
         .isEqualTo("2 legs moved 30 channels on k");
   }
 
   @Test
   void aChangeAtTheEndMovesNobody() {
-    assertThat(told(new SetSection("c", 0, Section.of(99)))).isEmpty();
+    assertThat(told(Say.section("c", 0, Section.of(10), Section.of(99)))).isEmpty();
   }
 
   @Test

@@ -14,11 +14,11 @@ import hamper.catalog.PixelLimit;
 import hamper.catalog.PortGroup;
 import hamper.catalog.PortKind;
 import hamper.catalog.PortMode;
-import hamper.display.DisplaySettings;
 import hamper.display.Hold;
 import hamper.display.Leg;
 import hamper.display.Plan;
 import hamper.display.PortRef;
+import hamper.display.Prop;
 import hamper.display.Run;
 import hamper.display.Section;
 import hamper.display.Subnet;
@@ -56,6 +56,10 @@ class EditsTest {
 
   /** One port of whole pixels, and one start a port. */
   private static final DeviceModel SMALL = small();
+
+  private static Prop renamed(Prop prop) {
+    return new Prop(prop.id(), "Bell", Optional.empty(), Optional.of(70), prop.pieces());
+  }
 
   private static DeviceModel small() {
     DeviceModel model =
@@ -160,23 +164,34 @@ class EditsTest {
             patch(SECOND, null, "d"),
             patch(SECOND, "c", "a", "d"),
             new UnpatchPieces(List.of("a", "c")),
-            new SetGap("b", 3, Optional.of(4.5), Optional.of(Gauge.awg(16))),
-            new SetMirror("c", Optional.of("a")),
-            new SetSection("b", 0, Section.of(25)),
-            new SetPiece(new hamper.display.PixelString("b", "new", "rgb", List.of(Section.of(3)))),
+            Say.gap("b", 3, 4.5, Gauge.awg(16)),
+            Say.mirror("c", "a"),
+            Say.section("b", 0, Section.of(20), Section.of(25)),
+            SetPieces.between(
+                plan.existingPiece("b").piece(),
+                new hamper.display.PixelString("b", "new", "rgb", List.of(Section.of(3)))),
             new PutProps(List.of(Samples.string("e", 5), Samples.string("f", 5))),
-            new PutProps(List.of(Samples.string("b", 99))),
+            SetProps.between(Samples.string("b", 9), renamed(Samples.string("b", 9))),
+            new AddControllers("small", List.of("n")),
+            new SetPort(FIRST, new RunChange(Change.stays(), Change.to(40))),
+            SetControllers.between(
+                plan.existingController("k"),
+                plan.existingController("k")
+                    .withSettings(
+                        plan.existingController("k").settings().withBrightness(Optional.of(30)))),
             new RemoveProps(List.of("b", "d")),
             new SplitSection("b", 0, 8),
-            new DuplicateProp("b", List.of(new DuplicateProp.Copy("b2", "B 2")), true),
+            new DuplicateProp("b", List.of("b2"), true),
             new PatchNearest(List.of("d")),
             new Together(
                 "Two things", List.of(new RemoveProps(List.of("b")), new RemoveController("l"))),
             new PutZone(new Zone("z", "Quay", Optional.empty(), Optional.empty())),
             new PutController(Samples.controller("m", Protocol.ARTNET)),
             new RemoveController("k"),
-            new MoveController("l", 0),
-            new SetDisplay("Other", new DisplaySettings(10, 5, 25)),
+            new MoveController("l", -1),
+            new SetDisplay(
+                Change.to("Other"),
+                Optional.of(new DisplaySettingsChange(Change.to(10), Change.to(5), Change.to(25)))),
             new PatchAcross(List.of("d", "b"), "k", Optional.empty()),
             new SetMode("k", Optional.of("all")),
             new ExchangeController("k", "small"),
@@ -213,7 +228,7 @@ class EditsTest {
 
   @Test
   void aMovedLegKeepsItsGap() {
-    Plan gapped = new SetGap("b", 2, Optional.of(6.0), Optional.empty()).applyTo(plan).plan();
+    Plan gapped = Say.gap("b", 2, 6.0, null).applyTo(plan).plan();
     Plan moved = patch(SECOND, null, "b").applyTo(gapped).plan();
     assertThat(moved.leg("b").orElseThrow().leg().nullPixels()).isEqualTo(2);
   }
@@ -230,7 +245,7 @@ class EditsTest {
 
   @Test
   void removingWhatIsMirroredIsRefusedWithThePlace() {
-    Plan mirrored = new SetMirror("c", Optional.of("a")).applyTo(plan).plan();
+    Plan mirrored = Say.mirror("c", "a").applyTo(plan).plan();
     assertThatThrownBy(() -> new RemoveProps(List.of("a")).applyTo(mirrored))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("mirrorOf");
@@ -242,10 +257,10 @@ class EditsTest {
         new PutZone(new Zone("z", "Quay", Optional.empty(), Optional.empty())).applyTo(plan).plan();
     var prop = zoned.display().props().get(0);
     Plan inZone =
-        new PutProps(
-                List.of(
-                    new hamper.display.Prop(
-                        prop.id(), prop.name(), Optional.of("z"), Optional.empty(), prop.pieces())))
+        SetProps.between(
+                prop,
+                new hamper.display.Prop(
+                    prop.id(), prop.name(), Optional.of("z"), Optional.empty(), prop.pieces()))
             .applyTo(zoned)
             .plan();
     Plan after = new RemoveZone("z").applyTo(inZone).plan();
@@ -258,13 +273,15 @@ class EditsTest {
     assertThat(patch(SECOND, null, "d").label(plan)).isEqualTo("Patch d to k-2");
     assertThat(patch(SECOND, null, "a").label(plan)).isEqualTo("Move a to k-2");
     Section held = Section.of(20).withHold(Optional.of(Hold.atChannel(301)));
-    assertThat(new SetSection("b", 0, held).label(plan)).isEqualTo("Hold b at channel 301");
-    assertThat(new SetSection("b", 0, Section.of(21)).label(plan)).isEqualTo("Set pixels of b");
+    assertThat(Say.section("b", 0, Section.of(20), held).label(plan))
+        .isEqualTo("Hold b at channel 301");
+    assertThat(Say.section("b", 0, Section.of(20), Section.of(21)).label(plan))
+        .isEqualTo("Set pixels of b to 21");
   }
 
   @Test
   void anInverseHoldsOnlyWhatDiffers() {
-    Restore inverse = new SetSection("b", 0, Section.of(21)).applyTo(plan).inverse();
+    Restore inverse = Say.section("b", 0, Section.of(20), Section.of(21)).applyTo(plan).inverse();
     assertThat(inverse.props().orElseThrow().changed()).hasSize(1);
     assertThat(inverse.controllers()).isEmpty();
   }

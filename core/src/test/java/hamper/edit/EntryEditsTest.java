@@ -48,19 +48,12 @@ class EntryEditsTest {
             null,
             string("b-1", "left", held, Section.of(4)),
             new Circuit("b-2", "lamp", 128, false, Optional.of(Hold.atChannel(90))));
+    Prop first = new Prop("b", "Bollard 1", bollard.zone(), bollard.brightness(), bollard.pieces());
     Plan plan =
         Samples.plan(
-            List.of(bollard, Samples.string("z", 3)),
+            List.of(first, Samples.string("z", 3)),
             Samples.controller("k", Protocol.E131, Samples.run(1, "b-1")));
-    Plan after =
-        new DuplicateProp(
-                "b",
-                List.of(
-                    new DuplicateProp.Copy("c", "Bollard 2"),
-                    new DuplicateProp.Copy("d", "Bollard 3")),
-                false)
-            .applyTo(plan)
-            .plan();
+    Plan after = new DuplicateProp("b", List.of("c", "d"), false).applyTo(plan).plan();
     assertThat(after.display().props()).extracting(Prop::id).containsExactly("b", "c", "d", "z");
     Prop copy = after.display().props().get(1);
     assertThat(copy)
@@ -74,10 +67,7 @@ class EntryEditsTest {
                     string("c-1", "left", Section.of(9), Section.of(4)),
                     new Circuit("c-2", "lamp", 128, false, Optional.empty()))));
     assertThat(after.leg("c-1")).isEmpty();
-    assertThatThrownBy(
-            () ->
-                new DuplicateProp("b", List.of(new DuplicateProp.Copy("z", "Z")), false)
-                    .applyTo(plan))
+    assertThatThrownBy(() -> new DuplicateProp("b", List.of("z"), false).applyTo(plan))
         .hasMessageContaining("it is used already");
   }
 
@@ -103,9 +93,7 @@ class EntryEditsTest {
             string("u", "stern", Section.of(7)),
             wall);
     Plan after =
-        new DuplicateProp("p", List.of(new DuplicateProp.Copy("q", "q")), true)
-            .applyTo(Samples.plan(List.of(pair)))
-            .plan();
+        new DuplicateProp("p", List.of("q"), true).applyTo(Samples.plan(List.of(pair))).plan();
     List<Piece> pieces = after.display().props().get(1).pieces();
     assertThat(pieces.subList(0, 3))
         .extracting(piece -> ((PixelString) piece).dataIn())

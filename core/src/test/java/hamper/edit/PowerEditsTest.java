@@ -43,7 +43,7 @@ class PowerEditsTest {
             Samples.controller("k", Protocol.E131, Samples.run(1, "a", "b")));
     SitePower power = new SitePower(List.of(supply("s", Optional.of("m"))), List.of(SHED));
     Plan powered = bare.with(bare.display().withPower(power));
-    return new SetFeeds("a", List.of(feed("s", 10), feed("s", 5))).applyTo(powered).plan();
+    return Say.feeds("a", feed("s", 10), feed("s", 5)).applyTo(powered).plan();
   }
 
   private final Plan plan = fed();
@@ -56,11 +56,13 @@ class PowerEditsTest {
   Stream<DynamicTest> eachIsTakenBackAndDoneAgain() {
     Stream<Edit> edits =
         Stream.of(
-            new SetFeeds("b", List.of(feed("s", 3))),
-            new SetFeeds("a", List.of()),
-            new SetJoint("b", List.of(Conductor.NEGATIVE, Conductor.POSITIVE)),
+            Say.feeds("b", feed("s", 3)),
+            new RemoveFeed("a", 1),
+            new SetFeed("a", 0, Fields.between(FeedChange.class, feed("s", 5), feed("s", 9))),
+            Say.cut("b", Conductor.NEGATIVE, Conductor.POSITIVE),
             new PutSupply(supply("t", Optional.of("m"))),
-            new PutSupply(supply("s", Optional.empty())),
+            SetSupplies.between(supply("s", Optional.of("m")), supply("s", Optional.empty())),
+            SetMainsCircuits.between(SHED, new MainsCircuit("m", "Shed", 120, 20, 5)),
             new RemoveSupply("s"),
             new PutMainsCircuit(new MainsCircuit("n", "Porch", 120, 15, 0)),
             new RemoveMainsCircuit("m"),
@@ -108,18 +110,19 @@ class PowerEditsTest {
 
   @Test
   void whatLeadsNowhereIsRefusedWithItsPlace() {
-    assertThatThrownBy(() -> new SetFeeds("a", List.of(feed("nobody", 1))).applyTo(plan))
+    assertThatThrownBy(() -> Say.feeds("a", feed("nobody", 1)).applyTo(plan))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("controllers[0].runs[0].legs[0].feeds")
         .hasMessageContaining("nobody");
-    assertThatThrownBy(() -> new SetFeeds("c", List.of(feed("s", 1))).applyTo(plan))
+    assertThatThrownBy(() -> Say.feeds("c", feed("s", 1)).applyTo(plan))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("not patched");
     assertThatThrownBy(() -> new PutSupply(supply("t", Optional.of("gone"))).applyTo(plan))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("mains");
     var inputs = plan.display().controllers().get(0).withPowered(List.of(new PoweredInput(1, "s")));
-    assertThatThrownBy(() -> new PutController(inputs).applyTo(plan))
+    assertThatThrownBy(
+            () -> SetControllers.between(plan.display().controllers().get(0), inputs).applyTo(plan))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("0 power inputs");
     assertThatThrownBy(

@@ -23,7 +23,15 @@ import hamper.display.PoweredInput;
 import hamper.display.SerialDimmer;
 import hamper.display.StripDecoder;
 import hamper.display.Wall;
+import hamper.edit.Change;
+import hamper.edit.CircuitChange;
+import hamper.edit.DecoderChange;
+import hamper.edit.DimmerChange;
 import hamper.edit.Edit;
+import hamper.edit.FixtureChange;
+import hamper.edit.PieceChange;
+import hamper.edit.StringChange;
+import hamper.edit.WallChange;
 import java.util.List;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.databind.DeserializationFeature;
@@ -61,7 +69,15 @@ public final class Json {
         .addMixIn(Controller.class, ControllerAdditions.class)
         .addMixIn(ControllerSettings.class, SettingsAdditions.class)
         .addMixIn(Piece.class, PieceKinds.class)
-        .addMixIn(Edit.class, EditTypes.class);
+        .addMixIn(Edit.class, EditTypes.class)
+        .addMixIn(PieceChange.class, PieceChangeKinds.class)
+        .addModule(ChangeJson.module())
+        .withConfigOverride(
+            Change.class,
+            change ->
+                change.setInclude(
+                    JsonInclude.Value.construct(
+                        JsonInclude.Include.NON_EMPTY, JsonInclude.Include.ALWAYS)));
     for (Class<?> edit : Edit.class.getPermittedSubclasses()) {
       builder.registerSubtypes(new NamedType(edit, edit.getSimpleName()));
     }
@@ -122,6 +138,17 @@ public final class Json {
     @JsonSubTypes.Type(value = Wall.class, name = "wall")
   })
   private interface PieceKinds {}
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = StringChange.class, name = "string"),
+    @JsonSubTypes.Type(value = CircuitChange.class, name = "circuit"),
+    @JsonSubTypes.Type(value = FixtureChange.class, name = "fixture"),
+    @JsonSubTypes.Type(value = DecoderChange.class, name = "decoder"),
+    @JsonSubTypes.Type(value = DimmerChange.class, name = "dimmer"),
+    @JsonSubTypes.Type(value = WallChange.class, name = "wall")
+  })
+  private interface PieceChangeKinds {}
 
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
   private interface EditTypes {}

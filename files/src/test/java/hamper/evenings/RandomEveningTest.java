@@ -113,7 +113,7 @@ class RandomEveningTest {
     RandomEdits edits = new RandomEdits(5);
     Plan plan = demo();
     Set<Class<?>> kinds = new HashSet<>();
-    for (int i = 0; i < 700; i++) {
+    for (int i = 0; i < 1500; i++) {
       Edit edit = edits.next(plan);
       kinds.add(edit.getClass());
       if (edit instanceof SplitSection) {

@@ -21,8 +21,7 @@ import hamper.display.Sending;
 import hamper.display.SerialDimmer;
 import hamper.display.StripDecoder;
 import hamper.display.Wall;
-import hamper.edit.SetBox;
-import hamper.edit.SetMirror;
+import hamper.edit.SetLegs;
 import hamper.files.CatalogueFiles;
 import hamper.samples.LargeDisplays;
 import hamper.samples.Yard;
@@ -112,7 +111,7 @@ final class Backgrounds {
         .string("rail", "k1", 1, fancy, fancy.withNullPixels(0))
         .string("star", "k1", 2, Section.of(50).withHold(Optional.of(Hold.atChannel(3001))))
         .string("twin", "k1", 3, 50)
-        .edit(new SetMirror("twin", Optional.of("star")))
+        .edit(SetLegs.mirror("twin", Optional.of("star")))
         .hang(new Fixture("flood", "flood", 1, 12), "k1", 1)
         .hang(new StripDecoder("deck", "deck", 101, 30, 3), "k1", 1)
         .change(
@@ -123,7 +122,7 @@ final class Backgrounds {
         .controller("k2", "velmo-reach-32")
         .string("near", "k2", 1, 100)
         .string("far", "k2", 1, 100)
-        .edit(new SetBox("far", Optional.of(2)))
+        .leg("far", leg -> leg.withBox(Optional.of(2)))
         .controller("k3", "quillby-wren-r")
         .string("eaves", "k3", 1, 80)
         .hang(new Circuit("bell", "bell", 200, true, Optional.empty()), "k3", 2)

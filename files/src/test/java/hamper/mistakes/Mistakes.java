@@ -19,8 +19,6 @@ import hamper.display.Subnet;
 import hamper.display.Wall;
 import hamper.edit.PatchPieces;
 import hamper.edit.PutSubnet;
-import hamper.edit.SetBox;
-import hamper.edit.SetGap;
 import hamper.resolve.Resolver;
 import hamper.samples.Yard;
 import java.util.List;
@@ -120,7 +118,7 @@ final class Mistakes {
             yard ->
                 yard.controller("t1", "velmo-reach-32")
                     .string("ta", "t1", 1, 40)
-                    .edit(new SetBox("ta", Optional.of(4))),
+                    .leg("ta", leg -> leg.withBox(Optional.of(4))),
             "ta",
             "box 4",
             "boxes 1 to 3"),
@@ -222,7 +220,7 @@ final class Mistakes {
             yard ->
                 yard.controller("t1", TWELVE)
                     .string("ta", "t1", 1, 50)
-                    .edit(new SetGap("ta", 0, Optional.of(8.0), Optional.empty())),
+                    .leg("ta", leg -> leg.withGap(0, Optional.of(8.0), Optional.empty())),
             "ta",
             "8.0 m",
             "5 m"),

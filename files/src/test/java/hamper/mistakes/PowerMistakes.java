@@ -10,8 +10,6 @@ import hamper.display.Supply;
 import hamper.display.Wiring;
 import hamper.edit.PutMainsCircuit;
 import hamper.edit.PutSupply;
-import hamper.edit.SetFeeds;
-import hamper.edit.SetJoint;
 import hamper.samples.Yard;
 import java.util.List;
 import java.util.Optional;
@@ -31,7 +29,7 @@ final class PowerMistakes {
             yard ->
                 yard.controller("t1", TWELVE)
                     .string("ta", "t1", 1, bright(125))
-                    .edit(new SetFeeds("ta", List.of())),
+                    .leg("ta", leg -> leg.withFeeds(List.of())),
             "T1-1",
             "5.3 A",
             "5 A"),
@@ -40,7 +38,7 @@ final class PowerMistakes {
             yard ->
                 yard.controller("t1", TWELVE)
                     .string("ta", "t1", 4, 130)
-                    .edit(new SetFeeds("ta", List.of())),
+                    .leg("ta", leg -> leg.withFeeds(List.of())),
             "T1-4",
             "5.5 A",
             "5 A"),
@@ -49,7 +47,7 @@ final class PowerMistakes {
             yard ->
                 yard.controller("t1", TWELVE)
                     .string("ta", "t1", 4, bright(100))
-                    .edit(new SetFeeds("ta", List.of())),
+                    .leg("ta", leg -> leg.withFeeds(List.of())),
             "T1-4",
             "4.2 A",
             "4 A"),
@@ -57,7 +55,7 @@ final class PowerMistakes {
             "feed-lost",
             yard -> {
               wide(yard, 160);
-              yard.edit(new SetFeeds("ta", List.of(feed("yard-12v", 160))));
+              yard.leg("ta", leg -> leg.withFeeds(List.of(feed("yard-12v", 160))));
             },
             "T1-1",
             "",
@@ -67,7 +65,9 @@ final class PowerMistakes {
             yard ->
                 yard.controller("t1", TWELVE)
                     .string("ta", "t1", 1, 30)
-                    .edit(new SetFeeds("ta", List.of(fused("yard-12v", 20, Optional.of(15.0))))),
+                    .leg(
+                        "ta",
+                        leg -> leg.withFeeds(List.of(fused("yard-12v", 20, Optional.of(15.0))))),
             "ta",
             "15 A",
             "7.5 A"),
@@ -76,13 +76,15 @@ final class PowerMistakes {
             yard ->
                 yard.controller("t1", TWELVE)
                     .string("ta", "t1", 1, 30)
-                    .edit(new SetFeeds("ta", List.of(fused("yard-12v", 20, Optional.empty())))),
+                    .leg(
+                        "ta",
+                        leg -> leg.withFeeds(List.of(fused("yard-12v", 20, Optional.empty())))),
             "ta",
             "1000 A",
             "7.5 A"),
         new Mistake(
             "no-feed",
-            yard -> two(yard).edit(new SetJoint("tb", List.of(Conductor.POSITIVE))),
+            yard -> two(yard).leg("tb", leg -> leg.withCut(List.of(Conductor.POSITIVE))),
             "tb",
             "0 feeds",
             "1 feed or more"),
@@ -91,8 +93,8 @@ final class PowerMistakes {
             yard ->
                 two(yard)
                     .edit(new PutSupply(supply(12, 20)))
-                    .edit(new SetJoint("tb", List.of(Conductor.POSITIVE, Conductor.NEGATIVE)))
-                    .edit(new SetFeeds("tb", List.of(feed("ts", 1)))),
+                    .leg("tb", leg -> leg.withCut(List.of(Conductor.POSITIVE, Conductor.NEGATIVE)))
+                    .leg("tb", leg -> leg.withFeeds(List.of(feed("ts", 1)))),
             "tb",
             "negative cut",
             ""),
@@ -101,7 +103,7 @@ final class PowerMistakes {
             yard ->
                 two(yard)
                     .edit(new PutSupply(supply(12, 20)))
-                    .edit(new SetFeeds("tb", List.of(feed("ts", 1)))),
+                    .leg("tb", leg -> leg.withFeeds(List.of(feed("ts", 1)))),
             "tb",
             "2 supplies",
             "1 supply"),
@@ -109,7 +111,7 @@ final class PowerMistakes {
             "supply-unknown",
             yard -> {
               two(yard).change("t1", one -> one.withPowered(List.of()));
-              yard.edit(new SetFeeds("tb", List.of(feed("yard-12v", 1))));
+              yard.leg("tb", leg -> leg.withFeeds(List.of(feed("yard-12v", 1))));
             },
             "t1",
             "no supply",
@@ -141,7 +143,8 @@ final class PowerMistakes {
               yard.controller("t1", "quillby-wren-r")
                   .settings("t1", s -> s.withBrightness(Optional.of(100)));
               for (int port = 1; port <= 3; port++) {
-                yard.string("ta" + port, "t1", port, 93).edit(new SetFeeds("ta" + port, List.of()));
+                yard.string("ta" + port, "t1", port, 93)
+                    .leg("ta" + port, leg -> leg.withFeeds(List.of()));
               }
             },
             "t1",
@@ -168,7 +171,7 @@ final class PowerMistakes {
             "184 W"),
         new Mistake(
             "data-cut",
-            yard -> two(yard).edit(new SetJoint("tb", List.of(Conductor.DATA))),
+            yard -> two(yard).leg("tb", leg -> leg.withCut(List.of(Conductor.DATA))),
             "tb",
             "data cut",
             ""),
@@ -182,7 +185,7 @@ final class PowerMistakes {
                             new Wiring(Optional.empty(), Optional.empty(), true, Optional.empty())),
                         "t1",
                         1)
-                    .edit(new SetFeeds("ta", List.of(lead(20)))),
+                    .leg("ta", leg -> leg.withFeeds(List.of(lead(20)))),
             "ta",
             "0.56 V",
             "0.5 V"));
@@ -193,7 +196,7 @@ final class PowerMistakes {
     Wiring wires = new Wiring(Optional.empty(), Optional.of(0.5), false, Optional.empty());
     yard.controller("t1", TWELVE)
         .hang(string(pixels, wires), "t1", 1)
-        .edit(new SetFeeds("ta", List.of()));
+        .leg("ta", leg -> leg.withFeeds(List.of()));
   }
 
   private static PixelString string(int pixels, Wiring wires) {
@@ -212,7 +215,7 @@ final class PowerMistakes {
         one ->
             one.withPowered(
                 List.of(new PoweredInput(1, supply.id()), new PoweredInput(2, supply.id()))));
-    yard.string("ta", "t1", 1, bright(90)).edit(new SetFeeds("ta", List.of()));
+    yard.string("ta", "t1", 1, bright(90)).leg("ta", leg -> leg.withFeeds(List.of()));
   }
 
   private static Section bright(int pixels) {

@@ -7,9 +7,9 @@ import hamper.catalog.PortKind;
 import hamper.display.Accepted;
 import hamper.display.Conductor;
 import hamper.display.Controller;
-import hamper.display.DisplaySettings;
 import hamper.display.Feed;
 import hamper.display.Hold;
+import hamper.display.Leg;
 import hamper.display.MainsCircuit;
 import hamper.display.Piece;
 import hamper.display.PixelString;
@@ -21,40 +21,55 @@ import hamper.display.Subnet;
 import hamper.display.Supply;
 import hamper.display.Zone;
 import hamper.edit.AcceptFinding;
+import hamper.edit.AdapterChange;
+import hamper.edit.AddControllers;
 import hamper.edit.AddToCatalogue;
+import hamper.edit.Change;
+import hamper.edit.DisplaySettingsChange;
 import hamper.edit.DuplicateProp;
 import hamper.edit.Edit;
+import hamper.edit.EditsBetween;
 import hamper.edit.ExchangeController;
 import hamper.edit.HoldGiven;
 import hamper.edit.JoinSections;
 import hamper.edit.MoveBoundary;
 import hamper.edit.MoveController;
+import hamper.edit.MoveSlots;
 import hamper.edit.PatchAcross;
 import hamper.edit.PatchNearest;
 import hamper.edit.PatchPieces;
+import hamper.edit.PowerInput;
 import hamper.edit.PutController;
 import hamper.edit.PutMainsCircuit;
 import hamper.edit.PutProps;
 import hamper.edit.PutSubnet;
 import hamper.edit.PutSupply;
 import hamper.edit.PutZone;
+import hamper.edit.RemakeWall;
 import hamper.edit.RemoveController;
 import hamper.edit.RemoveMainsCircuit;
 import hamper.edit.RemoveProps;
 import hamper.edit.RemoveSubnet;
 import hamper.edit.RemoveSupply;
 import hamper.edit.RemoveZone;
-import hamper.edit.SetBox;
+import hamper.edit.RunChange;
+import hamper.edit.SetAdapter;
+import hamper.edit.SetControllers;
 import hamper.edit.SetDisplay;
-import hamper.edit.SetFeeds;
-import hamper.edit.SetGap;
-import hamper.edit.SetJoint;
-import hamper.edit.SetMirror;
+import hamper.edit.SetFeed;
+import hamper.edit.SetLegs;
+import hamper.edit.SetMainsCircuits;
 import hamper.edit.SetMode;
-import hamper.edit.SetPiece;
-import hamper.edit.SetSection;
+import hamper.edit.SetPieces;
+import hamper.edit.SetPort;
+import hamper.edit.SetProps;
+import hamper.edit.SetSections;
+import hamper.edit.SetSubnets;
+import hamper.edit.SetSupplies;
+import hamper.edit.SetZones;
 import hamper.edit.SplitSection;
 import hamper.edit.Together;
+import hamper.edit.TurnSections;
 import hamper.edit.UnpatchPieces;
 import hamper.edit.WithdrawAcceptance;
 import hamper.value.RefusedException;
@@ -100,7 +115,16 @@ public final class RandomEdits {
           this::holdGiven,
           this::moveController,
           this::removeController,
+          this::addControllers,
+          this::slots,
+          this::turn,
+          this::powerInput,
+          this::adapter,
+          this::feed,
+          this::port,
+          this::wall,
           this::prop,
+          this::addProp,
           this::duplicate,
           this::removeProp,
           this::zone,
@@ -192,23 +216,24 @@ public final class RandomEdits {
             old.colourOrder(),
             old.brightness(),
             old.hold());
-    return new SetSection(string.id(), index, changed);
+    return SetSections.between(new SetSections.At(string.id(), index), old, changed);
   }
 
   private Edit brightness(Plan plan) {
     PixelString string = string(plan);
     int index = random.nextInt(string.sections().size());
     Section section = string.sections().get(index);
-    return new SetSection(
-        string.id(), index, section.withBrightness(Optional.of(random.nextInt(101))));
+    return SetSections.brightness(
+        new SetSections.At(string.id(), index), section, random.nextInt(101));
   }
 
   private Edit hold(Plan plan) {
     PixelString string = string(plan);
     int index = random.nextInt(string.sections().size());
     Hold hold = new Hold(Optional.empty(), 1 + random.nextInt(3000));
-    return new SetSection(
-        string.id(), index, string.sections().get(index).withHold(Optional.of(hold)));
+    Section section = string.sections().get(index);
+    return SetSections.between(
+        new SetSections.At(string.id(), index), section, section.withHold(Optional.of(hold)));
   }
 
   private Edit split(Plan plan) {
@@ -226,7 +251,7 @@ public final class RandomEdits {
   private Edit boundary(Plan plan) {
     PixelString string = ofSections(plan);
     return new MoveBoundary(
-        string.id(), random.nextInt(string.sections().size() - 1), 1 + random.nextInt(80));
+        string.id(), random.nextInt(string.sections().size() - 1), random.nextInt(80) - 40);
   }
 
   /** A string of several sections. */
@@ -261,23 +286,38 @@ public final class RandomEdits {
   }
 
   private Edit mirror(Plan plan) {
-    return new SetMirror(string(plan).id(), Optional.of(string(plan).id()));
+    return SetLegs.mirror(string(plan).id(), Optional.of(string(plan).id()));
   }
 
   private Edit gap(Plan plan) {
-    return new SetGap(
-        piece(plan).id(),
-        random.nextInt(4),
-        Optional.of((double) random.nextInt(20)),
-        Optional.of(Gauge.awg(14 + 2 * random.nextInt(5))));
+    Leg leg = leg(plan);
+    return SetLegs.between(
+        leg,
+        leg.withGap(
+            random.nextInt(4),
+            Optional.of((double) random.nextInt(20)),
+            Optional.of(Gauge.awg(14 + 2 * random.nextInt(5)))));
   }
 
   private Edit joint(Plan plan) {
-    return new SetJoint(piece(plan).id(), List.of(one(List.of(Conductor.values()))));
+    Leg leg = leg(plan);
+    return SetLegs.between(leg, leg.withCut(List.of(one(List.of(Conductor.values())))));
+  }
+
+  /** One that is there already. */
+  private Leg leg(Plan plan) {
+    return one(plan.leg(piece(plan).id()).stream().toList()).leg();
+  }
+
+  /** As one step, where there is anything to be done. */
+  private Edit step(List<Edit> edits) {
+    one(edits);
+    return EditsBetween.together("Change several things", edits);
   }
 
   private Edit feeds(Plan plan) {
     PixelString string = string(plan);
+    Leg leg = one(plan.leg(string.id()).stream().toList()).leg();
     Supply supply = one(plan.display().power().supplies());
     Feed feed =
         new Feed(
@@ -286,11 +326,13 @@ public final class RandomEdits {
             Optional.of(1.0 + random.nextInt(5)),
             Optional.empty(),
             Optional.of(1.0 + random.nextInt(10)));
-    return new SetFeeds(string.id(), random.nextInt(4) == 0 ? List.of() : List.of(feed));
+    List<Feed> feeds = random.nextInt(4) == 0 ? List.of() : List.of(feed);
+    return step(EditsBetween.feeds(leg, leg.withFeeds(feeds)));
   }
 
   private Edit box(Plan plan) {
-    return new SetBox(piece(plan).id(), Optional.of(1 + random.nextInt(3)));
+    Leg leg = leg(plan);
+    return SetLegs.between(leg, leg.withBox(Optional.of(1 + random.nextInt(3))));
   }
 
   private Edit mode(Plan plan) {
@@ -318,7 +360,8 @@ public final class RandomEdits {
 
   private Edit dimmer(Plan plan) {
     Controller controller = anyController(plan);
-    return new PutController(
+    return SetControllers.between(
+        controller,
         controller.withSettings(
             controller.settings().withBrightness(Optional.of(random.nextInt(101)))));
   }
@@ -326,7 +369,8 @@ public final class RandomEdits {
   private Edit firstUniverse(Plan plan) {
     Controller controller = anyController(plan);
     Optional<Integer> first = Optional.of(1 + random.nextInt(60)).filter(u -> random.nextBoolean());
-    return new PutController(
+    return SetControllers.between(
+        controller,
         controller.withSettings(controller.settings().withBlock(first, random.nextInt(6), 0)));
   }
 
@@ -340,8 +384,56 @@ public final class RandomEdits {
   }
 
   private Edit moveController(Plan plan) {
-    return new MoveController(
-        anyController(plan).id(), random.nextInt(plan.display().controllers().size()));
+    return new MoveController(anyController(plan).id(), random.nextInt(7) - 3);
+  }
+
+  private Edit addControllers(Plan plan) {
+    return new AddControllers(one(plan.catalog().models()).id(), List.of(id()));
+  }
+
+  private Edit turn(Plan plan) {
+    return new TurnSections(List.of(new SetSections.At(string(plan).id(), 0)));
+  }
+
+  private Edit powerInput(Plan plan) {
+    Optional<String> supply =
+        Optional.of(one(plan.display().power().supplies()).id()).filter(id -> random.nextBoolean());
+    return new PowerInput(anyController(plan).id(), Optional.empty(), 1, supply);
+  }
+
+  private Edit adapter(Plan plan) {
+    return new SetAdapter(
+        anyController(plan).id(),
+        0,
+        new AdapterChange(Change.to("Adapter " + random.nextInt(9)), Change.stays()));
+  }
+
+  private Edit feed(Plan plan) {
+    Leg leg = leg(plan);
+    Feed feed = one(leg.feeds());
+    return step(
+        SetFeed.between(
+            leg,
+            leg.withFeeds(
+                leg.feeds().stream()
+                    .map(one -> one == feed ? one.withPosition(1 + random.nextInt(9)) : one)
+                    .toList())));
+  }
+
+  private Edit slots(Plan plan) {
+    return new MoveSlots(List.of(piece(plan).id()), random.nextInt(9) - 4);
+  }
+
+  private Edit port(Plan plan) {
+    Change<Integer> brightness =
+        random.nextBoolean() ? Change.to(random.nextInt(101)) : Change.none();
+    return new SetPort(
+        new PortRef(anyController(plan).id(), PortKind.PIXEL, 1 + random.nextInt(8)),
+        new RunChange(Change.stays(), brightness));
+  }
+
+  private Edit wall(Plan plan) {
+    return new RemakeWall(one(plan.walls()).piece().id(), one(List.of(RemakeWall.Way.values())));
   }
 
   private Edit removeController(Plan plan) {
@@ -350,22 +442,27 @@ public final class RandomEdits {
 
   private Edit prop(Plan plan) {
     Prop like = prop(plan.display().props());
+    return SetProps.between(
+        like,
+        new Prop(
+            like.id(),
+            "Renamed " + random.nextInt(1000),
+            like.zone(),
+            Optional.of(random.nextInt(101)),
+            like.pieces()));
+  }
+
+  private Edit addProp(Plan plan) {
+    String id = id();
+    PixelString string =
+        new PixelString(id + "-1", "string", string(plan).pixelType(), List.of(Section.of(30)));
     return new PutProps(
-        List.of(
-            new Prop(
-                like.id(),
-                "Renamed " + random.nextInt(1000),
-                like.zone(),
-                Optional.of(random.nextInt(101)),
-                like.pieces())));
+        List.of(new Prop(id, "New " + id, Optional.empty(), Optional.empty(), List.of(string))));
   }
 
   private Edit duplicate(Plan plan) {
     Prop like = prop(plan.display().props());
-    return new DuplicateProp(
-        like.id(),
-        List.of(new DuplicateProp.Copy(id(), "Copy " + random.nextInt(1000))),
-        random.nextBoolean());
+    return new DuplicateProp(like.id(), List.of(id(), id()), random.nextBoolean());
   }
 
   private Edit removeProp(Plan plan) {
@@ -374,12 +471,14 @@ public final class RandomEdits {
 
   private Edit zone(Plan plan) {
     Zone like = one(plan.display().zones());
-    return new PutZone(
+    boolean changes = random.nextBoolean();
+    Zone zone =
         new Zone(
-            like.id(),
+            changes ? like.id() : id(),
             like.name(),
             Optional.of((double) random.nextInt(300)),
-            Optional.of((double) random.nextInt(300))));
+            Optional.of((double) random.nextInt(300)));
+    return changes ? SetZones.between(like, zone) : new PutZone(zone);
   }
 
   private Edit removeZone(Plan plan) {
@@ -388,15 +487,17 @@ public final class RandomEdits {
 
   private Edit supply(Plan plan) {
     Supply like = one(plan.display().power().supplies());
-    return new PutSupply(
+    boolean changes = random.nextBoolean();
+    Supply supply =
         new Supply(
-            random.nextBoolean() ? like.id() : id(),
+            changes ? like.id() : id(),
             like.name(),
             like.zone(),
             random.nextInt(8) == 0 ? 5 : 12,
             5 + random.nextInt(60),
             like.mains(),
-            like.efficiencyPercent()));
+            like.efficiencyPercent());
+    return changes ? SetSupplies.between(like, supply) : new PutSupply(supply);
   }
 
   private Edit removeSupply(Plan plan) {
@@ -405,16 +506,25 @@ public final class RandomEdits {
 
   private Edit mains(Plan plan) {
     MainsCircuit like = one(plan.display().power().mains());
-    return new PutMainsCircuit(
+    boolean changes = random.nextBoolean();
+    MainsCircuit mains =
         new MainsCircuit(
-            like.id(), like.name(), like.volts(), 10 + random.nextInt(10), random.nextInt(500)));
+            changes ? like.id() : id(),
+            like.name(),
+            like.volts(),
+            10 + random.nextInt(10),
+            random.nextInt(500));
+    return changes ? SetMainsCircuits.between(like, mains) : new PutMainsCircuit(mains);
   }
 
   private Edit settings(Plan plan) {
     return new SetDisplay(
-        plan.display().name(),
-        new DisplaySettings(
-            1 + random.nextInt(20), 1 + random.nextInt(9), 25 + random.nextInt(30)));
+        Change.stays(),
+        Optional.of(
+            new DisplaySettingsChange(
+                Change.to(1 + random.nextInt(20)),
+                Change.to(1 + random.nextInt(9)),
+                Change.to(25 + random.nextInt(30)))));
   }
 
   private Edit removeMains(Plan plan) {
@@ -423,7 +533,8 @@ public final class RandomEdits {
 
   private Edit rename(Plan plan) {
     PixelString old = string(plan);
-    return new SetPiece(
+    return SetPieces.between(
+        old,
         new PixelString(
             old.id(),
             "Line " + random.nextInt(1000),
@@ -437,14 +548,16 @@ public final class RandomEdits {
 
   private Edit subnet(Plan plan) {
     Subnet like = one(plan.display().subnets());
-    return new PutSubnet(
+    boolean changes = random.nextBoolean();
+    Subnet subnet =
         new Subnet(
-            random.nextBoolean() ? like.id() : id(),
+            changes ? like.id() : id(),
             "Subnet " + random.nextInt(100),
             like.network(),
             like.prefix(),
             Optional.empty(),
-            Optional.empty()));
+            Optional.empty());
+    return changes ? SetSubnets.between(like, subnet) : new PutSubnet(subnet);
   }
 
   private Edit removeSubnet(Plan plan) {

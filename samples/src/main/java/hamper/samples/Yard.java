@@ -9,6 +9,7 @@ import hamper.catalog.ProtocolSupport;
 import hamper.display.Controller;
 import hamper.display.ControllerSettings;
 import hamper.display.Display;
+import hamper.display.Feed;
 import hamper.display.Leg;
 import hamper.display.LegAt;
 import hamper.display.Piece;
@@ -21,13 +22,15 @@ import hamper.display.Section;
 import hamper.display.SitePower;
 import hamper.display.Subnet;
 import hamper.display.Supply;
+import hamper.edit.AddFeeds;
 import hamper.edit.Edit;
+import hamper.edit.EditsBetween;
 import hamper.edit.PatchPieces;
 import hamper.edit.PutController;
 import hamper.edit.PutProps;
 import hamper.edit.PutSupply;
 import hamper.edit.RemoveSubnet;
-import hamper.edit.SetFeeds;
+import hamper.edit.SetLegs;
 import hamper.network.AddressLine;
 import java.util.List;
 import java.util.Optional;
@@ -117,8 +120,23 @@ public final class Yard {
     return change(id, one -> one.withSettings(change.apply(one.settings())));
   }
 
+  /** Makes a device what no edit could make of it, such as one with a leg on a port it has not. */
   public Yard change(String id, UnaryOperator<Controller> change) {
-    return edit(new PutController(change.apply(plan.existingController(id))));
+    List<Controller> changed =
+        plan.display().controllers().stream()
+            .map(one -> one.id().equals(id) ? change.apply(one) : one)
+            .toList();
+    plan = plan.with(plan.display().withControllers(changed));
+    return this;
+  }
+
+  /** Changes a leg, its feeds too. */
+  public Yard leg(String piece, UnaryOperator<Leg> change) {
+    Leg before = plan.leg(piece).orElseThrow().leg();
+    Leg after = change.apply(before);
+    edit(SetLegs.between(before, after));
+    EditsBetween.feeds(before, after).forEach(this::edit);
+    return this;
   }
 
   /** A prop of one string on a pixel port, after what hangs there. */
@@ -152,7 +170,8 @@ public final class Yard {
     for (Leg leg : run.legs().subList(0, at.index())) {
       before += ((PixelString) plan.existingPiece(leg.piece()).piece()).places();
     }
-    return edit(new SetFeeds(string.id(), Feeding.feeds(SUPPLY.id(), before, string.places())));
+    List<Feed> feeds = Feeding.feeds(SUPPLY.id(), before, string.places());
+    return feeds.isEmpty() ? this : edit(new AddFeeds(string.id(), feeds));
   }
 
   /** A prop of these pieces that hang nowhere. */

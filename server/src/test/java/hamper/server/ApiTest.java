@@ -70,15 +70,15 @@ class ApiTest extends ApiCase {
   void everyKindOfEditSurvivesARestart() {
     List<String> edits =
         List.of(
-            "{\"type\":\"SetGap\",\"piece\":\"winch-1\",\"nullPixels\":2,\"cableMetres\":7.5}",
-            "{\"type\":\"SetMirror\",\"piece\":\"mooring-rope-1\",\"mirrorOf\":\"winch-1\"}",
-            "{\"type\":\"SetSection\",\"piece\":\"winch-1\",\"index\":0,\"section\":{\"pixels\":61,"
+            "{\"type\":\"SetLegs\",\"pieces\":[\"winch-1\"],\"set\":{\"nullPixels\":2,\"cableMetres\":7.5}}",
+            "{\"type\":\"SetLegs\",\"pieces\":[\"mooring-rope-1\"],\"set\":{\"mirrorOf\":\"winch-1\"}}",
+            "{\"type\":\"SetSections\",\"sections\":[{\"piece\":\"winch-1\",\"index\":0}],\"set\":{\"pixels\":61,"
                 + "\"nullPixels\":1,\"group\":2,\"fold\":7,\"backward\":true,\"colourOrder\":\"BRG\","
                 + "\"brightness\":44,\"hold\":{\"universe\":5,\"channel\":31}}}",
             "{\"type\":\"UnpatchPieces\",\"pieces\":[\"ladders-1\",\"ladders-3\"]}",
             "{\"type\":\"RemoveProps\",\"props\":[\"net\"]}",
             "{\"type\":\"RemoveController\",\"controller\":\"k5\"}",
-            "{\"type\":\"MoveController\",\"controller\":\"k4\",\"index\":1}",
+            "{\"type\":\"MoveController\",\"controller\":\"k4\",\"by\":-2}",
             "{\"type\":\"PutZone\",\"zone\":{\"id\":\"pier\",\"name\":\"Pier\",\"eastMetres\":4.5}}",
             "{\"type\":\"PutProps\",\"props\":[{\"id\":\"bell\",\"name\":\"Bell\",\"zone\":\"pier\","
                 + "\"pieces\":[{\"kind\":\"circuit\",\"id\":\"bell-1\",\"name\":\"lamp\",\"threshold\":9,"
@@ -90,7 +90,7 @@ class ApiTest extends ApiCase {
                 + "\"sending\":{\"fromStorage\":true,\"backup\":\"h2\",\"fullUniverses\":true,"
                 + "\"synchronization\":77,\"hostName\":\"pier\"},\"adapters\":[{\"name\":\"eth\","
                 + "\"address\":\"198.51.100.77\"}],\"cables\":[{\"bank\":1,\"box\":1,\"metres\":7.5}]}}",
-            "{\"type\":\"SetBox\",\"piece\":\"crab-pots-1\",\"box\":2}",
+            "{\"type\":\"SetLegs\",\"pieces\":[\"crab-pots-1\"],\"set\":{\"box\":2}}",
             "{\"type\":\"SetMode\",\"controller\":\"k4\",\"mode\":\"12 ports\"}",
             "{\"type\":\"HoldGiven\",\"controller\":\"k6\"}",
             "{\"type\":\"ExchangeController\",\"controller\":\"k7\",\"model\":\"ostrand-twelve\"}",
@@ -108,10 +108,19 @@ class ApiTest extends ApiCase {
                 + " sections in RGB and BRG\"}",
             "{\"type\":\"Together\",\"title\":\"Two at once\",\"edits\":[{\"type\":\"SplitSection\","
                 + "\"piece\":\"winch-1\",\"index\":0,\"pixels\":20},{\"type\":\"DuplicateProp\","
-                + "\"prop\":\"winch\",\"copies\":[{\"id\":\"winch-two\",\"name\":\"Winch 2\"}],"
+                + "\"prop\":\"winch\",\"copies\":[\"winch-two\"],"
                 + "\"mirrorImage\":true}]}",
             "{\"type\":\"PatchNearest\",\"pieces\":[\"winch-two-1\"]}",
             "{\"type\":\"RemoveZone\",\"zone\":\"slipway\"}",
+            "{\"type\":\"AddControllers\",\"model\":\"ostrand-five\",\"controllers\":[\"more-1\",\"more-2\"]}",
+            "{\"type\":\"SetControllers\",\"controllers\":[\"k1\",\"k2\"],\"set\":{\"settings\":{\"brightness\":31,"
+                + "\"source\":null},\"sending\":{\"hostName\":\"quay\"}}}",
+            "{\"type\":\"SetProps\",\"props\":[\"winch\"],\"set\":{\"zone\":null,\"brightness\":12}}",
+            "{\"type\":\"SetPieces\",\"pieces\":[\"winch-1\"],\"set\":{\"kind\":\"string\",\"leadMetres\":2.5,"
+                + "\"wires\":{\"gauge\":\"AWG 16\"}}}",
+            "{\"type\":\"SetPort\",\"port\":{\"controller\":\"k1\",\"kind\":\"PIXEL\",\"port\":2},\"set\":{\"brightness\":55}}",
+            "{\"type\":\"SetZones\",\"zones\":[\"pier\"],\"set\":{\"northMetres\":7}}",
+            "{\"type\":\"SetSubnets\",\"subnets\":[\"pier\"],\"set\":{\"dhcpFirst\":null,\"dhcpLast\":null}}",
             "{\"type\":\"SetDisplay\",\"name\":\"Saltmarsh\",\"settings\":{\"firstUniverse\":3,"
                 + "\"universeStride\":2,\"framesPerSecond\":25}}");
     int version = 1;
@@ -143,16 +152,16 @@ class ApiTest extends ApiCase {
     Answer pixels =
         edit(
             1,
-            "{\"type\":\"SetSection\",\"piece\":\"winch-1\",\"index\":0,"
-                + "\"section\":{\"pixels\":-4,\"nullPixels\":0,\"group\":1,\"backward\":false}}");
+            "{\"type\":\"SetSections\",\"sections\":[{\"piece\":\"winch-1\",\"index\":0}],"
+                + "\"set\":{\"pixels\":-4}}");
     assertThat(pixels.status()).isEqualTo(422);
-    assertThat(pixels.body().get("field").asString()).isEqualTo("edit.section.pixels");
+    assertThat(pixels.body().get("field").asString()).isEqualTo("pixels");
     assertThat(pixels.body().get("value").asString()).isEqualTo("-4");
     assertThat(pixels.body().get("allowed").asString()).contains("1 to 100000");
     assertThat(edit(1, patch("nobody", 10)).body().get("detail").asString())
         .contains("no piece of this display has this id");
-    Answer missing = edit(1, "{\"type\":\"SetGap\",\"piece\":\"winch-1\",\"cableMetres\":1}");
-    assertThat(missing.body().get("field").asString()).isEqualTo("edit.nullPixels");
+    Answer missing = edit(1, "{\"type\":\"MoveBoundary\",\"piece\":\"winch-1\",\"by\":1}");
+    assertThat(missing.body().get("field").asString()).isEqualTo("edit.index");
     assertThat(edit(1, "{\"type\":\"Juggle\"}").status()).isEqualTo(422);
     assertThat(whole().get("version").asInt()).isEqualTo(1);
   }
@@ -284,10 +293,7 @@ class ApiTest extends ApiCase {
 
   @Test
   void aFileNameCannotLeaveItsFolder() {
-    edit(
-        1,
-        "{\"type\":\"SetDisplay\",\"name\":\"../../etc/passwd\",\"settings\":{\"firstUniverse\":1,"
-            + "\"universeStride\":1,\"framesPerSecond\":40}}");
+    edit(1, "{\"type\":\"SetDisplay\",\"name\":\"../../etc/passwd\"}");
     var request = HttpRequest.newBuilder(URI.create(server.base + path("/file")));
     try {
       var answer = server.client().send(request.build(), BodyHandlers.ofString());

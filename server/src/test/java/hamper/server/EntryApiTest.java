@@ -120,7 +120,7 @@ class EntryApiTest extends ApiCase {
     Answer moved =
         server.post(
             path("/preview"),
-            "{\"edit\":{\"type\":\"MoveController\",\"controller\":\"k4\",\"index\":2}}");
+            "{\"edit\":{\"type\":\"MoveController\",\"controller\":\"k4\",\"by\":-1}}");
     assertThat(moved.body().get("blocks").size()).isGreaterThan(1);
     JsonNode block = moved.body().get("blocks").get(0);
     assertThat(block.get("before").get("displayStart").asInt())
@@ -172,8 +172,8 @@ class EntryApiTest extends ApiCase {
     assertThat(whole().get("findings")).hasSize(before - 1);
     assertThat(whole().get("accepted").toString()).contains("Not this year", "Hall sign");
     edit(
-        "{\"type\":\"SetSection\",\"piece\":\"hall-sign-1\",\"index\":0,\"section\":{\"pixels\":10,"
-            + "\"nullPixels\":0,\"group\":1,\"backward\":false,\"colourOrder\":\"GRB\"}}");
+        "{\"type\":\"SetSections\",\"sections\":[{\"piece\":\"hall-sign-1\",\"index\":0}],"
+            + "\"set\":{\"colourOrder\":\"GRB\"}}");
     assertThat(whole().get("accepted").toString()).doesNotContain("Hall sign");
     JsonNode fault = whole().get("findings").get(0);
     edit(

@@ -16,7 +16,7 @@ class PowerApiTest extends ApiCase {
   private static final String K8_2 = "{\"controller\":\"k8\",\"kind\":\"PIXEL\",\"port\":2}";
 
   private static String feeds(String feed) {
-    return "{\"type\":\"SetFeeds\",\"piece\":\"pontoon-1\",\"feeds\":[%s]}".formatted(feed);
+    return "{\"type\":\"AddFeeds\",\"piece\":\"pontoon-1\",\"feeds\":[%s]}".formatted(feed);
   }
 
   @Test
@@ -26,8 +26,12 @@ class PowerApiTest extends ApiCase {
       "{\"type\":\"PutSupply\",\"supply\":{\"id\":\"s\",\"name\":\"Small\",\"volts\":12.0,\"amps\":5.0,\"mains\":\"m\",\"efficiencyPercent\":90}}",
       feeds(
           "{\"supply\":\"s\",\"position\":99,\"leadMetres\":1.5,\"gauge\":\"0.75 mm²\",\"fuseAmps\":3.0}"),
-      "{\"type\":\"SetJoint\",\"piece\":\"pontoon-1\",\"cut\":[\"POSITIVE\"]}",
-      "{\"type\":\"SetGap\",\"piece\":\"pontoon-1\",\"nullPixels\":1,\"cableMetres\":2.0,\"cableGauge\":\"AWG 14\"}"
+      "{\"type\":\"SetFeed\",\"piece\":\"pontoon-1\",\"index\":0,\"set\":{\"position\":98,\"fuseAmps\":null}}",
+      "{\"type\":\"SetSupplies\",\"supplies\":[\"s\"],\"set\":{\"amps\":6,\"efficiencyPercent\":null}}",
+      "{\"type\":\"SetMainsCircuits\",\"mains\":[\"m\"],\"set\":{\"otherWatts\":50}}",
+      "{\"type\":\"PowerInput\",\"controller\":\"k1\",\"input\":1,\"supply\":\"s\"}",
+      "{\"type\":\"SetLegs\",\"pieces\":[\"pontoon-1\"],\"set\":{\"cut\":[\"POSITIVE\"]}}",
+      "{\"type\":\"SetLegs\",\"pieces\":[\"pontoon-1\"],\"set\":{\"nullPixels\":1,\"cableMetres\":2.0,\"cableGauge\":\"AWG 14\"}}"
     };
     for (String edit : edits) {
       assertThat(edit(edit).status()).as(edit).isEqualTo(200);

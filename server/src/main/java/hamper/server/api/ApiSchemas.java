@@ -9,7 +9,14 @@ import hamper.display.PixelString;
 import hamper.display.SerialDimmer;
 import hamper.display.StripDecoder;
 import hamper.display.Wall;
+import hamper.edit.Change;
+import hamper.edit.CircuitChange;
+import hamper.edit.DecoderChange;
+import hamper.edit.DimmerChange;
 import hamper.edit.Edit;
+import hamper.edit.FixtureChange;
+import hamper.edit.StringChange;
+import hamper.edit.WallChange;
 import hamper.server.store.DisplayStore;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.media.Schema;
@@ -58,6 +65,14 @@ class ApiSchemas implements OpenApiCustomizer {
           StripDecoder.class, "decoder",
           SerialDimmer.class, "dimmer",
           Wall.class, "wall");
+  private static final Map<Class<?>, String> CHANGE_KINDS =
+      Map.of(
+          StringChange.class, "string",
+          CircuitChange.class, "circuit",
+          FixtureChange.class, "fixture",
+          DecoderChange.class, "decoder",
+          DimmerChange.class, "dimmer",
+          WallChange.class, "wall");
 
   @Override
   public void customise(OpenAPI api) {
@@ -81,7 +96,7 @@ class ApiSchemas implements OpenApiCustomizer {
     }
     schemas.put(name, schema);
     for (RecordComponent component : type.getRecordComponents()) {
-      if (component.getType() != Optional.class) {
+      if (component.getType() != Optional.class && component.getType() != Change.class) {
         schema.addRequiredItem(component.getName());
       }
     }
@@ -89,6 +104,8 @@ class ApiSchemas implements OpenApiCustomizer {
       tellApart(schema, "type", name);
     } else if (KINDS.containsKey(type)) {
       tellApart(schema, "kind", KINDS.get(type));
+    } else if (CHANGE_KINDS.containsKey(type)) {
+      tellApart(schema, "kind", CHANGE_KINDS.get(type));
     }
   }
 
@@ -138,6 +155,7 @@ class ApiSchemas implements OpenApiCustomizer {
       }
     } else if (type instanceof Class<?> one
         && one.isRecord()
+        && one != Change.class
         && records.putIfAbsent(one.getSimpleName(), one) == null) {
       for (RecordComponent component : one.getRecordComponents()) {
         collect(component.getGenericType(), records);

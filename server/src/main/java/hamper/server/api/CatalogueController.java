@@ -81,6 +81,6 @@ class CatalogueController {
       throws IOException {
     CatalogueFiles.Content content = CatalogueFiles.read(Bodies.file(request));
     Edit edit = new AddToCatalogue(content.models(), content.pixelTypes());
-    return publisher.publish(id, (live, before) -> live.edit(version, edit, before));
+    return publisher.publish(id, (live, before) -> live.editExactly(version, edit, before));
   }
 }

@@ -53,6 +53,7 @@ class Problems {
         problem(HttpStatus.CONFLICT, "The display has moved on", e.getMessage());
     problem.setProperty("version", e.version());
     problem.setProperty("since", e.since());
+    problem.setProperty("overlaps", e.overlaps());
     return problem;
   }
 

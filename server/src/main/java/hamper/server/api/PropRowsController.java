@@ -109,7 +109,7 @@ class PropRowsController {
     String usual = type.orElseGet(() -> usualType(plan));
     // made before the door is asked: where the display has moved on meanwhile, it refuses
     Edit edit = PropRows.read(Bodies.file(request), plan, usual, header).edit();
-    return publisher.publish(id, (live, before) -> live.edit(version, edit, before));
+    return publisher.publish(id, (live, before) -> live.editExactly(version, edit, before));
   }
 
   /** The pixel type that most strings have; the catalogue's first where there are none. */

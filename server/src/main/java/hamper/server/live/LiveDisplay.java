@@ -1,7 +1,9 @@
 package hamper.server.live;
 
 import hamper.catalog.Catalog;
+import hamper.change.Difference;
 import hamper.check.Facts;
+import hamper.display.Display;
 import hamper.display.Plan;
 import hamper.edit.Edit;
 import hamper.server.store.DisplayStore;
@@ -24,6 +26,7 @@ public final class LiveDisplay {
   private final DisplayStore store;
   private final Catalog catalog;
   private UndoLine undoLine;
+  private RecentWrites recent;
   private Facts facts;
   private int version;
 
@@ -47,6 +50,7 @@ public final class LiveDisplay {
     store.log(id).forEach(line::follow);
     facts = Facts.of(new Plan(stored.display(), catalog));
     version = stored.version();
+    recent = new RecentWrites();
     undoLine = line;
     uncertain = false;
   }
@@ -84,13 +88,53 @@ public final class LiveDisplay {
   }
 
   /**
-   * @throws StaleVersionException where the edit was made on an older version
+   * Makes an edit that may have been made on an older version, as long as nothing that was done
+   * since then writes what it writes.
+   *
+   * @throws StaleVersionException where something does
    * @throws RefusedException where it cannot be
    * @throws StorageFailedException where it is not known to be stored
    */
   public synchronized Step edit(int madeOn, Edit edit, Before before) {
+    settle();
+    if (madeOn == version) {
+      return apply(edit, LogEntry.Kind.EDIT, edit.label(facts.plan()), before);
+    }
+    try {
+      checkOverlap(madeOn, edit);
+      return apply(edit, LogEntry.Kind.EDIT, edit.label(facts.plan()), before);
+    } catch (RefusedException e) {
+      // what it was made for is not there any more
+      throw new StaleVersionException(madeOn, version, since(madeOn), List.of());
+    }
+  }
+
+  /** Makes an edit that was made of the whole display as it was at a version, and only then. */
+  public synchronized Step editExactly(int madeOn, Edit edit, Before before) {
     checkVersion(madeOn);
     return apply(edit, LogEntry.Kind.EDIT, edit.label(facts.plan()), before);
+  }
+
+  private void checkOverlap(int madeOn, Edit edit) {
+    Display now = facts.plan().display();
+    Difference writes = Difference.between(now, edit.change(facts.plan()));
+    List<RecentWrites.Written> since =
+        recent
+            .since(madeOn)
+            .orElseThrow(
+                () -> new StaleVersionException(madeOn, version, since(madeOn), List.of()));
+    for (RecentWrites.Written step : since) {
+      List<String> both =
+          step.relative() && edit.relative() ? List.of() : writes.overlap(step.difference());
+      if (!both.isEmpty()) {
+        List<StaleVersionException.Overlap> overlaps =
+            both.stream()
+                .limit(MOST_TOLD)
+                .map(path -> new StaleVersionException.Overlap(path, Difference.words(path, now)))
+                .toList();
+        throw new StaleVersionException(madeOn, version, since(madeOn), overlaps);
+      }
+    }
   }
 
   /** Takes the latest edit back. */
@@ -122,6 +166,12 @@ public final class LiveDisplay {
     Step step = new Step(version, version + 1, label, facts, after);
     facts = after;
     version++;
+    recent.add(
+        new RecentWrites.Written(
+            version,
+            label,
+            edit.relative(),
+            Difference.between(plan.display(), applied.plan().display())));
     undoLine.follow(new LogEntry.Head(version, kind, label));
     return step;
   }
@@ -136,16 +186,21 @@ public final class LiveDisplay {
   }
 
   private void checkVersion(int madeOn) {
+    settle();
+    if (madeOn != version) {
+      throw new StaleVersionException(madeOn, version, since(madeOn), List.of());
+    }
+  }
+
+  private void settle() {
     if (uncertain) {
       read();
     }
-    if (madeOn != version) {
-      List<String> since =
-          store.log(id, Math.max(madeOn, version - MOST_TOLD)).stream()
-              .map(
-                  line -> line.kind() == LogEntry.Kind.UNDO ? "undo " + line.label() : line.label())
-              .toList();
-      throw new StaleVersionException(madeOn, version, since);
-    }
+  }
+
+  private List<String> since(int madeOn) {
+    return store.log(id, Math.max(madeOn, version - MOST_TOLD)).stream()
+        .map(line -> line.kind() == LogEntry.Kind.UNDO ? "undo " + line.label() : line.label())
+        .toList();
   }
 }

@@ -79,9 +79,10 @@ class LimitsTest {
     JsonNode whole = Json.MAPPER.readTree(server.get(display).body());
     String props =
         IntStream.range(0, 20_000)
-            .mapToObj(i -> whole.get("props").get(i).get("prop").toString())
+            .mapToObj(i -> whole.get("props").get(i).at("/prop/id").toString())
             .collect(Collectors.joining(","));
-    String edit = "\"edit\":{\"type\":\"PutProps\",\"props\":[" + props + "]}";
+    String edit =
+        "\"edit\":{\"type\":\"SetProps\",\"props\":[" + props + "],\"set\":{\"brightness\":20}}";
     long begin = System.nanoTime();
     HttpResponse<String> answer =
         server.post(display + "/edits", "{\"version\":" + version() + "," + edit + "}");

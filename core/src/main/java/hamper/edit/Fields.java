@@ -1,0 +1,195 @@
+package hamper.edit;
+
+import hamper.value.RefusedException;
+import java.lang.reflect.Constructor;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * Changes and the records that they change, matched by the names of their fields: so a field that
+ * can be changed is named in two places, in the value and in its change, and nowhere a third time.
+ */
+final class Fields {
+  /**
+   * One thing that is said.
+   *
+   * @param name of the field, such as brightness
+   * @param value none: it is to have none
+   */
+  record Said(String name, Optional<?> value) {}
+
+  private static final Map<Class<?>, Shape> SHAPES = new ConcurrentHashMap<>();
+
+  private Fields() {}
+
+  /**
+   * A record with what is said of it.
+   *
+   * @throws RefusedException where the record cannot be so
+   */
+  static <T extends Record> T over(T value, Record change) {
+    Shape from = Shape.of(change.getClass());
+    Shape shape = Shape.of(value.getClass());
+    Object[] fields = shape.values(value);
+    for (int i = 0; i < fields.length; i++) {
+      Integer place = from.places().get(shape.components()[i].getName());
+      if (place != null) {
+        fields[i] = over(shape.components()[i].getName(), fields[i], from.value(change, place));
+      }
+    }
+    return shape.make(fields);
+  }
+
+  private static Object over(String field, Object now, Object said) {
+    if (said instanceof Change<?> change) {
+      return over(field, now, change);
+    }
+    Record inner = (Record) ((Optional<?>) said).orElse(null);
+    if (inner == null) {
+      return now;
+    }
+    return now instanceof Optional<?> optional
+        ? Optional.of(over((Record) there(field, optional), inner))
+        : over((Record) now, inner);
+  }
+
+  private static Object there(String field, Optional<?> now) {
+    return now.orElseThrow(
+        () -> new RefusedException(field, "nothing", "there is none of which this could change"));
+  }
+
+  @SuppressWarnings("unchecked") // fields of one name hold one type: ChangesTest goes over them all
+  private static Object over(String field, Object now, Change<?> change) {
+    return now instanceof Optional<?> optional
+        ? ((Change<Object>) change).over((Optional<Object>) optional)
+        : ((Change<Object>) change).over(field, now);
+  }
+
+  /**
+   * What is to be said to make one record of another; of fields that a change does not know nothing
+   * is said.
+   */
+  static <C extends Record> C between(Class<C> change, Record before, Record after) {
+    return between(change, before, after, Shape.of(before.getClass()).places()::containsKey);
+  }
+
+  /** One that says nothing of any field. */
+  static <C extends Record> C nothing(Class<C> change) {
+    return between(change, null, null, name -> false);
+  }
+
+  private static <C extends Record> C between(
+      Class<C> change, Record before, Record after, Function<String, Boolean> asked) {
+    Shape shape = Shape.of(change);
+    Object[] fields = new Object[shape.components().length];
+    for (int i = 0; i < fields.length; i++) {
+      RecordComponent component = shape.components()[i];
+      boolean isChange = component.getType() == Change.class;
+      fields[i] = isChange ? Change.stays() : Optional.empty();
+      if (asked.apply(component.getName())) {
+        Object was = field(before, component.getName());
+        Object is = field(after, component.getName());
+        if (!was.equals(is)) {
+          fields[i] = isChange ? to(is) : Optional.of(within(component, was, is));
+        }
+      }
+    }
+    return shape.make(fields);
+  }
+
+  private static Change<?> to(Object value) {
+    return value instanceof Optional<?> optional ? Change.to(optional) : Change.to(value);
+  }
+
+  private static Record within(RecordComponent component, Object was, Object is) {
+    ParameterizedType type = (ParameterizedType) component.getGenericType();
+    Class<? extends Record> inner =
+        ((Class<?>) type.getActualTypeArguments()[0]).asSubclass(Record.class);
+    return between(inner, inside(was), inside(is));
+  }
+
+  private static Record inside(Object value) {
+    return (Record) (value instanceof Optional<?> optional ? optional.orElseThrow() : value);
+  }
+
+  private static Object field(Record value, String name) {
+    Shape shape = Shape.of(value.getClass());
+    return shape.value(value, shape.places().get(name));
+  }
+
+  /** All that is said, in the order of the fields; what is said within one stands in its place. */
+  static List<Said> said(Record change) {
+    List<Said> said = new ArrayList<>();
+    Shape shape = Shape.of(change.getClass());
+    for (int i = 0; i < shape.components().length; i++) {
+      Object value = shape.value(change, i);
+      if (value instanceof Change<?> one && one.said()) {
+        said.add(new Said(shape.components()[i].getName(), one.value()));
+      } else if (value instanceof Optional<?> inner && inner.isPresent()) {
+        said.addAll(said((Record) inner.get()));
+      }
+    }
+    return said;
+  }
+
+  /**
+   * A record's fields.
+   *
+   * @param places of the fields by name
+   */
+  private record Shape(
+      RecordComponent[] components, Map<String, Integer> places, Constructor<?> constructor) {
+    static Shape of(Class<?> type) {
+      return SHAPES.computeIfAbsent(type, Shape::look);
+    }
+
+    private static Shape look(Class<?> type) {
+      RecordComponent[] components = type.getRecordComponents();
+      Class<?>[] types =
+          Arrays.stream(components).map(RecordComponent::getType).toArray(Class<?>[]::new);
+      List<String> names = Arrays.stream(components).map(RecordComponent::getName).toList();
+      try {
+        return new Shape(
+            components,
+            names.stream().collect(Collectors.toMap(name -> name, names::indexOf)),
+            type.getDeclaredConstructor(types));
+      } catch (NoSuchMethodException e) {
+        throw new IllegalStateException(e); // every record has it
+      }
+    }
+
+    Object value(Record of, int place) {
+      try {
+        return components[place].getAccessor().invoke(of);
+      } catch (ReflectiveOperationException e) {
+        throw new IllegalStateException(e); // records of the core are public
+      }
+    }
+
+    Object[] values(Record of) {
+      Object[] values = new Object[components.length];
+      Arrays.setAll(values, i -> value(of, i));
+      return values;
+    }
+
+    @SuppressWarnings("unchecked") // of the type that the shape was looked up for
+    <T> T make(Object[] values) {
+      try {
+        return (T) constructor.newInstance(values);
+      } catch (InvocationTargetException e) {
+        throw e.getCause() instanceof RuntimeException told ? told : new IllegalStateException(e);
+      } catch (ReflectiveOperationException e) {
+        throw new IllegalStateException(e); // records of the core are public
+      }
+    }
+  }
+}

@@ -1,0 +1,18 @@
+package hamper.edit;
+
+import hamper.display.Fixture;
+import hamper.display.Piece;
+import java.util.List;
+
+/** What changes of a fixture. */
+public record FixtureChange(
+    Change<String> name,
+    Change<Integer> slot,
+    Change<Integer> channels,
+    Change<List<Fixture.Pair>> pairs)
+    implements PieceChange {
+  @Override
+  public Piece over(Piece value) {
+    return Fields.over(PieceChange.as(Fixture.class, value), this);
+  }
+}

@@ -1,0 +1,34 @@
+package hamper.edit;
+
+import hamper.display.Display;
+import hamper.display.Plan;
+import hamper.display.Prop;
+import java.util.List;
+
+/** Changes settings of props. */
+public record SetProps(List<String> props, PropChange set) implements Edit {
+  public SetProps {
+    props = Lists.named("props", props);
+  }
+
+  /** What makes one prop of another. */
+  public static SetProps between(Prop before, Prop after) {
+    return new SetProps(List.of(after.id()), Fields.between(PropChange.class, before, after));
+  }
+
+  @Override
+  public Display change(Plan plan) {
+    return plan.display()
+        .withProps(Lists.change(plan.display().props(), props, one -> one.id(), set::over, "prop"));
+  }
+
+  @Override
+  public String label(Plan plan) {
+    return Told.of(
+        plan,
+        props,
+        id -> Lists.find(plan.display().props(), id, one -> one.id(), "prop").name(),
+        "props",
+        set);
+  }
+}

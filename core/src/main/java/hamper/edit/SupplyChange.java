@@ -1,0 +1,18 @@
+package hamper.edit;
+
+import hamper.display.Supply;
+
+/** What changes of a supply. */
+public record SupplyChange(
+    Change<String> name,
+    Change<String> zone,
+    Change<Double> volts,
+    Change<Double> amps,
+    Change<String> mains,
+    Change<Integer> efficiencyPercent)
+    implements ChangeOf<Supply> {
+  @Override
+  public Supply over(Supply value) {
+    return Fields.over(value, this);
+  }
+}

@@ -1,0 +1,12 @@
+package hamper.edit;
+
+import hamper.display.Zone;
+
+/** What changes of a zone. */
+public record ZoneChange(Change<String> name, Change<Double> eastMetres, Change<Double> northMetres)
+    implements ChangeOf<Zone> {
+  @Override
+  public Zone over(Zone value) {
+    return Fields.over(value, this);
+  }
+}
