@@ -80,8 +80,8 @@ class ApiTest extends ApiCase {
             "{\"type\":\"RemoveController\",\"controller\":\"k5\"}",
             "{\"type\":\"MoveController\",\"controller\":\"k4\",\"by\":-2}",
             "{\"type\":\"PutZone\",\"zone\":{\"id\":\"pier\",\"name\":\"Pier\",\"eastMetres\":4.5}}",
-            "{\"type\":\"PutProps\",\"props\":[{\"id\":\"bell\",\"name\":\"Bell\",\"zone\":\"pier\","
-                + "\"pieces\":[{\"kind\":\"circuit\",\"id\":\"bell-1\",\"name\":\"lamp\",\"threshold\":9,"
+            "{\"type\":\"PutProps\",\"props\":[{\"id\":\"pier-bell\",\"name\":\"Pier bell\",\"zone\":\"pier\","
+                + "\"pieces\":[{\"kind\":\"circuit\",\"id\":\"pier-bell-1\",\"name\":\"lamp\",\"threshold\":9,"
                 + "\"safeOn\":true}]}]}",
             "{\"type\":\"PutController\",\"controller\":{\"id\":\"k9\",\"tag\":\"K9\",\"name\":\"Pier\","
                 + "\"model\":\"ostrand-five\",\"settings\":{\"protocol\":\"E131\",\"transport\":\"MULTICAST\","

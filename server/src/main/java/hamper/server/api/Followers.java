@@ -8,6 +8,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.SynchronousQueue;
+import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import org.slf4j.Logger;
@@ -32,7 +34,18 @@ class Followers implements ApplicationListener<ContextClosedEvent> {
   private static final Message HEARTBEAT = new Message("beat", () -> "", 0);
 
   private final Set<Follower> all = ConcurrentHashMap.newKeySet();
-  private final ExecutorService senders = Executors.newCachedThreadPool(Followers::thread);
+
+  /** What is to be told while the server closes is not told any more; that fails nobody's edit. */
+  private final ExecutorService senders =
+      new ThreadPoolExecutor(
+          0,
+          Integer.MAX_VALUE,
+          60,
+          TimeUnit.SECONDS,
+          new SynchronousQueue<>(),
+          Followers::thread,
+          new ThreadPoolExecutor.DiscardPolicy());
+
   private final ScheduledExecutorService heart =
       Executors.newSingleThreadScheduledExecutor(Followers::thread);
 

@@ -1,0 +1,106 @@
+package hamper.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import org.junit.jupiter.api.Test;
+
+/** Hands that are quicker than the answers: nothing that was typed or held down is lost. */
+class QuickHandsTest extends DemoCase {
+  private static final int STEPS = 40;
+
+  /** Every answer to an edit comes a tenth of a second late. */
+  private void slowAnswers() {
+    page.addInitScript(
+        """
+        const quick = window.fetch
+        window.fetch = async (...asked) => {
+          const answer = await quick(...asked)
+          if (String(asked[0]).endsWith('/edits')) {
+            await new Promise((late) => setTimeout(late, 100))
+          }
+          return answer
+        }
+        """);
+    page.reload();
+    window.opened();
+  }
+
+  private static LocatorAssertions.HasValueOptions patiently() {
+    return new LocatorAssertions.HasValueOptions().setTimeout(20_000);
+  }
+
+  private static LocatorAssertions.HasAttributeOptions longer() {
+    return new LocatorAssertions.HasAttributeOptions().setTimeout(30_000);
+  }
+
+  @Test
+  void twoChangesOfOneControllerBeforeTheFirstIsAnsweredAreBothKept() {
+    slowAnswers();
+    window.go("Controllers");
+    Locator brightness = page.getByLabel("Default brightness of K1, percent");
+    Locator universes = page.getByLabel("Universes to keep for K1");
+    brightness.fill("41");
+    brightness.press("Enter");
+    universes.fill("9");
+    universes.press("Enter");
+    assertThat(page.getByTestId("said")).containsText("reserved universes", saidLate());
+    assertThat(brightness).hasValue("41", patiently());
+    assertThat(universes).hasValue("9", patiently());
+    page.reload();
+    window.opened();
+    window.go("Controllers");
+    assertThat(brightness).hasValue("41");
+    assertThat(universes).hasValue("9");
+    window.noErrors();
+  }
+
+  private static LocatorAssertions.ContainsTextOptions saidLate() {
+    return new LocatorAssertions.ContainsTextOptions().setTimeout(20_000);
+  }
+
+  @Test
+  void aHeldArrowKeyMovesASlotByEveryStep() {
+    slowAnswers();
+    window.go("Patch");
+    window.leg("fog-1").click();
+    Locator slot = page.getByTestId("glass").locator("[role=slider]").first();
+    int before = Integer.parseInt(slot.getAttribute("aria-valuenow"));
+    slot.focus();
+    for (int i = 0; i < STEPS; i++) {
+      page.keyboard().press("ArrowRight");
+    }
+    assertThat(slot).hasAttribute("aria-valuenow", String.valueOf(before + STEPS), longer());
+    window.noErrors();
+  }
+
+  @Test
+  void aHeldArrowKeyMovesABoundaryAndAnAddressByEveryStep() {
+    slowAnswers();
+    window.go("Patch");
+    window.leg("winch-1").click();
+    Locator glass = page.getByTestId("glass");
+    Locator pixels = glass.getByLabel("Pixels of section 1");
+    glass.locator(".body").first().dblclick();
+    Locator boundary = glass.locator(".boundary");
+    boundary.waitFor();
+    int before = Integer.parseInt(pixels.inputValue());
+    boundary.focus();
+    for (int i = 0; i < STEPS; i++) {
+      page.keyboard().press(i < STEPS - 10 ? "ArrowRight" : "ArrowLeft");
+    }
+    assertThat(pixels).hasValue(String.valueOf(before + STEPS - 20), patiently());
+
+    window.go("Network");
+    Locator address = page.getByLabel("Address of K2 Boathouse");
+    assertThat(address).hasValue("198.51.100.12");
+    page.locator("[data-occupant=k2]").focus();
+    for (int i = 0; i < 5; i++) {
+      page.keyboard().press("ArrowLeft");
+    }
+    // .11 is K1's: five steps to addresses that nobody has
+    assertThat(address).hasValue("198.51.100.6", patiently());
+    window.noErrors();
+  }
+}
