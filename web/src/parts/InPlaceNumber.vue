@@ -19,16 +19,19 @@ const emit = defineEmits<{
 
 const text = ref('')
 const field = ref<HTMLInputElement>()
-const reset = () => (text.value = props.value === undefined ? '' : String(props.value))
+/** What was asked for last, until it is answered: Enter and then leaving the field ask once. */
+let asked: number | undefined | null = null
+function reset() {
+  asked = null
+  text.value = props.value === undefined ? '' : String(props.value)
+}
 watch(() => props.value, reset, { immediate: true })
 
 function commit() {
   const typed = text.value.trim()
   const number = Number(typed)
   if (typed === '' && props.none !== undefined) {
-    if (props.value !== undefined) {
-      emit('change', undefined)
-    }
+    ask(undefined)
     return
   }
   if (typed === '' || !allowed(number)) {
@@ -39,8 +42,12 @@ function commit() {
     return
   }
   field.value?.setCustomValidity('')
-  if (number !== props.value) {
-    emit('change', number)
+  ask(number)
+}
+function ask(wanted: number | undefined) {
+  if (wanted !== props.value && wanted !== asked) {
+    asked = wanted
+    emit('change', wanted)
   }
 }
 function allowed(number: number): boolean {
@@ -48,6 +55,7 @@ function allowed(number: number): boolean {
   return whole && number >= props.least && number <= props.most
 }
 function typing() {
+  asked = null
   field.value?.setCustomValidity('')
   const number = Number(text.value)
   emit('typing', text.value.trim() && allowed(number) ? number : undefined)

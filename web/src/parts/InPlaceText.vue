@@ -16,7 +16,12 @@ const emit = defineEmits<{ change: [value: string] }>()
 
 const text = ref('')
 const field = ref<HTMLInputElement>()
-const reset = () => (text.value = props.value)
+/** What was asked for last, until it is answered: Enter and then leaving the field ask once. */
+let asked: string | undefined
+function reset() {
+  asked = undefined
+  text.value = props.value
+}
 watch(() => props.value, reset, { immediate: true })
 
 function complaint(typed: string): string {
@@ -31,9 +36,14 @@ function commit() {
   field.value?.setCustomValidity(wrong)
   if (wrong) {
     field.value?.reportValidity()
-  } else if (typed !== props.value) {
+  } else if (typed !== props.value && typed !== asked) {
+    asked = typed
     emit('change', typed)
   }
+}
+function typing() {
+  asked = undefined
+  field.value?.setCustomValidity('')
 }
 function cancel() {
   reset()
@@ -54,7 +64,7 @@ function cancel() {
     :style="{ width: `${Math.max(2, (text || none || '').length) + 0.6}ch` }"
     @keydown.enter.stop.prevent="commit"
     @keydown.esc.stop="cancel"
-    @input="field?.setCustomValidity('')"
+    @input="typing"
     @blur="commit"
   />
 </template>

@@ -13,6 +13,7 @@ import { PROTOCOLS } from '../parts/words'
 import { isTyping } from '../shell/undoKeys'
 import { useDisplay } from '../state/display'
 import { freshId } from '../state/freshId'
+import { latestOf } from '../state/latest'
 import { useTrial } from '../state/trial'
 import CataloguePanel from './controllers/CataloguePanel.vue'
 import ControllerRow from './controllers/ControllerRow.vue'
@@ -31,15 +32,12 @@ const exchanging = ref<string>()
 const asked = ref<string>()
 const catalogue = ref<CatalogueView>()
 
+const askCatalogue = latestOf<CatalogueView>(
+  (answer) => (catalogue.value = answer ?? catalogue.value),
+)
 watch(
   () => [display.view!.id, display.view!.pixelTypes, display.view!.version],
-  async () => {
-    try {
-      catalogue.value = await api.catalogue(display.view!.id)
-    } catch {
-      // the next look at it says what is wrong
-    }
-  },
+  () => void askCatalogue(() => api.catalogue(display.view!.id)),
   { immediate: true },
 )
 const all = computed(() => display.view!.controllers)

@@ -12,6 +12,7 @@ import { useWidth } from '../parts/useWidth'
 import { PROTOCOLS } from '../parts/words'
 import { useDisplay } from '../state/display'
 import { freshId } from '../state/freshId'
+import { latestOf } from '../state/latest'
 import SendListTable from './handover/SendListTable.vue'
 import FlowLines from './network/FlowLines.vue'
 import { addressEdit } from './network/giveAddress'
@@ -131,15 +132,10 @@ void api.machineAdapters().then(
   () => (own.value = []),
 )
 const handover = ref<HandoverView>()
+const askHandover = latestOf<HandoverView>((answer) => (handover.value = answer))
 watch(
-  () => display.view!.version,
-  async () => {
-    try {
-      handover.value = await api.handover(display.view!.id)
-    } catch {
-      handover.value = undefined
-    }
-  },
+  () => [display.view!.id, display.view!.version],
+  () => void askHandover(() => api.handover(display.view!.id)),
   { immediate: true },
 )
 const sources = computed(() => {

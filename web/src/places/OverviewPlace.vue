@@ -5,6 +5,7 @@ import { counted } from '../parts/words'
 import MiniRibbon from '../ribbon/MiniRibbon.vue'
 import { reachOf } from '../ribbon/geometry'
 import { useGoThere } from '../shell/goThere'
+import { cellsOf } from './loads/loadColumns'
 import { useDisplay } from '../state/display'
 import { useShell } from '../state/shell'
 
@@ -91,11 +92,10 @@ function about(view: ControllerView): Finding[] {
 }
 function worst(view: ControllerView) {
   const loads = view.lanes.filter((lane) => lane.load)
-  const share = (lane: (typeof loads)[number]) =>
-    Math.max(
-      (lane.load!.pixels + lane.load!.nullPixels) / lane.load!.limit,
-      lane.load!.fuseAmps ? lane.load!.amps / lane.load!.fuseAmps : 0,
-    )
+  const share = (lane: (typeof loads)[number]) => {
+    const { pixels, amps } = cellsOf(lane)
+    return Math.max(pixels.share, amps.share)
+  }
   const lane = [...loads].sort((a, b) => share(b) - share(a))[0]
   return lane
     ? { text: `${lane.written} ${Math.round(share(lane) * 100)} %`, over: share(lane) > 1 }

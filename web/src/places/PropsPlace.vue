@@ -27,7 +27,6 @@ const SITE = 320
 const OPEN = { string: 126, wall: 200, fixture: 112, decoder: 112, circuit: 58, dimmer: 58 }
 const PIECE_TITLE = 30
 const ADDRESSES = 46
-const USUAL_BRIGHTNESS = 30
 
 const props = defineProps<{ prop?: string }>()
 const display = useDisplay()
@@ -182,9 +181,7 @@ function sections(piece: PieceView) {
   return display.legs.get(piece.piece.id)?.leg.sections
 }
 function brightness(view: PropView, piece: PieceView): number {
-  return (
-    display.legs.get(piece.piece.id)?.leg.brightness ?? view.prop.brightness ?? USUAL_BRIGHTNESS
-  )
+  return display.legs.get(piece.piece.id)?.leg.brightness ?? piece.brightness
 }
 const pixels = computed(() =>
   all.value.reduce((sum, view) => sum + view.pieces.reduce((of, piece) => of + piece.pixels, 0), 0),

@@ -2,6 +2,7 @@
 import { mdiArrowLeftThin, mdiArrowRightThin } from '@mdi/js'
 import { computed } from 'vue'
 import type { Section, SectionView } from '../api/types'
+import { toldStart } from '../parts/deviceStart'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
 import { LETTER_COLOURS, ordersOf } from './colourOrders'
 
@@ -26,11 +27,6 @@ const emit = defineEmits<{
 
 const bright = computed(() => props.section.brightness ?? props.brightness)
 const letters = computed(() => (props.section.colourOrder ?? props.usualOrder).split(''))
-const deviceStart = computed(() =>
-  props.at?.deviceUniverse !== undefined
-    ? `${props.at.deviceUniverse}:${props.at.start?.split(':')[1]}`
-    : `${props.at?.controllerStart ?? '–'}`,
-)
 
 function toggleHold() {
   const start = props.at?.controllerStart
@@ -86,7 +82,9 @@ function splitAt(event: MouseEvent) {
         />
         <b data-test="start">{{ at.start ?? 'nowhere' }}</b>
         <span class="quiet">display {{ at.displayStart ?? '–' }}</span>
-        <span class="quiet">device {{ deviceStart }}</span>
+        <span class="quiet" data-test="device-start">{{
+          at.device ? `device ${toldStart(at.device)}` : 'the device counts on'
+        }}</span>
       </span>
       <span class="end">
         <b>{{ at.end ?? '' }}</b>

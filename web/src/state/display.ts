@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api, Problem } from '../api/client'
 import { follow, type News } from '../api/follow'
+import { merge } from './merge'
 import { said as asSaid } from '../api/said'
 import type {
   ControllerChange,
@@ -24,18 +25,6 @@ import type {
 export interface Said {
   text: string
   canUndo: boolean
-}
-
-/** Puts changed entries into a list and brings it into the order given, if any. */
-function merge<T>(
-  now: T[],
-  changed: T[],
-  order: string[] | null | undefined,
-  id: (entry: T) => string,
-): T[] {
-  const byId = new Map(now.map((entry) => [id(entry), entry]))
-  changed.forEach((entry) => byId.set(id(entry), entry))
-  return (order ?? now.map(id)).map((key) => byId.get(key)!)
 }
 
 /** A key for a port that can stand in an attribute. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { DeviceStart, Given, Output, OutputSection } from '../../api/types'
+import type { Given, Output, OutputSection } from '../../api/types'
+import { toldStart } from '../../parts/deviceStart'
 
 /** What one device has to be told, in its own numbering, in the order in which it is typed in. */
 const props = defineProps<{ given: Given }>()
@@ -37,17 +38,6 @@ function heard(input: Given['configuration']['inputs'][number]): string {
   ]
     .filter(Boolean)
     .join(', ')
-}
-
-/** A start as the device writes it, and nothing where it has none. */
-function start(at: DeviceStart): string {
-  if (at.pixelIndex !== undefined) {
-    return `pixel ${at.pixelIndex}`
-  }
-  if (at.universe === undefined) {
-    return at.channel === undefined ? '' : `channel ${at.channel}`
-  }
-  return at.channel === undefined ? `universe ${at.universe}` : `${at.universe}:${at.channel}`
 }
 
 /** Settings of a section that are not what a device starts out with. */
@@ -134,8 +124,8 @@ function options(output: Output, section: OutputSection): string {
               <td class="mono big">{{ i === 0 ? output.label : '' }}</td>
               <td class="mono big">
                 {{
-                  start(section.start) ||
-                  (i === 0 ? start(output.start) : '') ||
+                  toldStart(section.start) ||
+                  (i === 0 ? toldStart(output.start) : '') ||
                   (group.kind === 'PIXEL' ? 'follows' : '')
                 }}
               </td>

@@ -10,6 +10,7 @@ import FeedEditor from './FeedEditor.vue'
 import FeedMarks from './FeedMarks.vue'
 import { addFeed, changeFeed, moveFeed, placeName, removeFeed, type FeedRef } from './feeds'
 import JointMarks from './JointMarks.vue'
+import { toldVolts } from '../../parts/volts'
 import { useRunPower } from '../../state/runPower'
 
 /** One run opened: its voltage over its ribbon, its feeds below, all to one scale. */
@@ -44,7 +45,7 @@ const mark = computed(
   () =>
     low.value && {
       ...low.value,
-      text: `${low.value.volts.toFixed(2)} V at ${placeName(props.lane, low.value.position)}`,
+      text: `${toldVolts(low.value.volts)} at ${placeName(props.lane, low.value.position)}`,
     },
 )
 onMounted(() => box.value?.scrollIntoView({ block: 'nearest' }))
@@ -131,10 +132,10 @@ const chosenLeg = computed(() => props.lane.legs.find((one) => one.piece === leg
         <span class="full">at 100 %</span>
         <span v-if="lost !== undefined" class="lost">without the feed taken away</span>
         <span v-if="power.volts" class="least"
-          >works from {{ power.volts.leastVolts.toFixed(1) }} V</span
+          >works from {{ toldVolts(power.volts.leastVolts) }}</span
         >
         <span v-if="power.lost" class="quiet"
-          >any one feed lost: {{ power.lost.volts.toFixed(2) }} V at
+          >any one feed lost: {{ toldVolts(power.lost.volts) }} at
           {{ placeName(lane, power.lost.position) }}</span
         >
         <b v-if="power.unfed" class="unfed">▲ {{ power.unfed }} pixels have no feed</b>

@@ -1,3 +1,4 @@
+import { toldVolts } from '../../parts/volts'
 import type { FeedView, LaneView } from '../../api/types'
 
 export type Column = 'port' | 'pixels' | 'frame' | 'traffic' | 'amps' | 'full' | 'volts'
@@ -88,10 +89,10 @@ export function cellsOf(lane: LaneView): Record<Exclude<Column, 'port'>, Cell> {
     amps: fuse(lane, (feed) => feed.amps, 'Planned brightness, all white'),
     full: fuse(lane, (feed) => feed.fullAmps, 'At 100 %, all white'),
     volts: {
-      text: volts ? `${volts.volts.toFixed(2)} V` : 'dark',
+      text: volts ? toldVolts(volts.volts) : 'dark',
       share: lane.power?.unfed ? 2 : sag,
       told: volts
-        ? `Works from ${volts.leastVolts} V of ${volts.suppliedVolts} V: ${spare(sag)}`
+        ? `Works from ${toldVolts(volts.leastVolts)} of ${volts.suppliedVolts} V: ${spare(sag)}`
         : 'Nothing feeds this run',
     },
   }

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { LaneView, LegView } from '../../api/types'
 import { stretches } from '../../ribbon/geometry'
+import { toldVolts } from '../../parts/volts'
 import VoltageCurve from '../../ribbon/VoltageCurve.vue'
 import { useRunPower } from '../../state/runPower'
 
@@ -28,7 +29,7 @@ const low = computed(() => {
   }
   const least = points.reduce((a, b) => (b.volts < a.volts - 1e-6 ? b : a))
   const pixel = least.position - from.value + 1
-  return { ...least, text: `${least.volts.toFixed(2)} V at pixel ${pixel}` }
+  return { ...least, text: `${toldVolts(least.volts)} at pixel ${pixel}` }
 })
 </script>
 
@@ -36,7 +37,7 @@ const low = computed(() => {
   <div class="voltage" data-test="glass-voltage">
     <span v-if="run && !low" class="dark">▲ nothing feeds it</span>
     <template v-else-if="low && volts">
-      <span class="mono ends">{{ within[0].volts.toFixed(2) }} V</span>
+      <span class="mono ends">{{ toldVolts(within[0].volts) }}</span>
       <VoltageCurve
         :planned="within"
         :from="from"
@@ -47,7 +48,7 @@ const low = computed(() => {
         :supplied-volts="volts.suppliedVolts"
         :low="low"
       />
-      <span class="mono ends">{{ within[within.length - 1].volts.toFixed(2) }} V</span>
+      <span class="mono ends">{{ toldVolts(within[within.length - 1].volts) }}</span>
     </template>
   </div>
 </template>

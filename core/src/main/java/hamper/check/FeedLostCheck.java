@@ -3,7 +3,7 @@ package hamper.check;
 import hamper.display.Plan;
 import hamper.load.Island;
 import hamper.load.RunPower;
-import java.util.Locale;
+import hamper.load.Volts;
 import java.util.function.Consumer;
 
 /** A run that does not survive the loss of one of its feeds. */
@@ -42,17 +42,16 @@ final class FeedLostCheck implements Check {
 
   private Finding told(Plan plan, RunPower run, Island island, Island.Loss loss) {
     var lost = island.feeds().get(loss.feed());
-    String volts = String.format(Locale.ROOT, "%.2f V", loss.low().volts());
     return finding(
         Severity.HINT,
-        "Without %s, %s gets %s at planned brightness; it works from %s"
+        "Without %s, %s %s at planned brightness; it works from %s"
             .formatted(
                 FeedWords.of(plan, lost),
                 FeedWords.place(plan, run.port(), loss.low().position()),
-                volts,
-                FeedWords.volts(loss.leastVolts())),
-        volts,
-        String.format(Locale.ROOT, "%.2f V", loss.leastVolts()),
+                FeedWords.gets(loss.low().volts()),
+                Volts.told(loss.leastVolts())),
+        Volts.told(loss.low().volts()),
+        Volts.told(loss.leastVolts()),
         FeedWords.subjects(lost));
   }
 }

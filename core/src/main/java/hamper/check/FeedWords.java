@@ -4,6 +4,7 @@ import hamper.display.PieceAt;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.load.FeedLoad;
+import hamper.load.Volts;
 import java.util.List;
 import java.util.Locale;
 
@@ -43,9 +44,9 @@ final class FeedWords {
     return String.format(Locale.ROOT, "%.1f A", amps);
   }
 
-  /** Loads that want more than there is leave nothing, and never less. */
-  static String volts(double volts) {
-    return String.format(Locale.ROOT, "%.1f V", Math.max(0, volts));
+  /** What a pixel gets: "gets 4.29 V", or "is dark". */
+  static String gets(double volts) {
+    return Volts.isDark(volts) ? "is dark" : "gets " + Volts.told(volts);
   }
 
   /** A rating, without a useless decimal. */

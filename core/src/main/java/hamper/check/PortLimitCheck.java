@@ -1,5 +1,6 @@
 package hamper.check;
 
+import hamper.display.PortLimit;
 import hamper.load.PortLoad;
 import java.util.List;
 import java.util.Locale;
@@ -31,7 +32,7 @@ final class PortLimitCheck implements Check {
   private Finding told(Facts facts, PortLoad load) {
     int rate = facts.plan().display().settings().framesPerSecond();
     String why =
-        load.limitBy() == PortLoad.LimitBy.MODEL
+        load.limitBy() == PortLimit.By.MODEL
             ? "the model drives %d".formatted(load.limit())
             : String.format(
                 Locale.ROOT,

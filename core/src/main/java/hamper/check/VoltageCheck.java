@@ -4,8 +4,8 @@ import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.load.Island;
 import hamper.load.RunPower;
+import hamper.load.Volts;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
 
 /** Pixels that get too little voltage. */
@@ -51,23 +51,22 @@ final class VoltageCheck implements Check {
     boolean fault = low.volts() < reach.leastVolts();
     RunPlace at = RunPlace.of(plan, port, low.position());
     String full =
-        reach
-            .fullVolts()
-            .map(at100 -> ", %s at 100 %%".formatted(FeedWords.volts(at100.volts())))
-            .orElse("");
+        reach.fullVolts().map(at100 -> ", %s at 100 %%".formatted(at(at100.volts()))).orElse("");
     return finding(
         fault ? Severity.FAULT : Severity.RISK,
-        String.format(
-            Locale.ROOT,
-            "%s on %s gets %.2f V at planned brightness%s; it works from %s",
-            FeedWords.capital(FeedWords.place(plan, port, low.position())),
-            plan.written(port),
-            low.volts(),
-            full,
-            FeedWords.volts(reach.leastVolts())),
-        String.format(Locale.ROOT, "%.2f V", low.volts()),
-        String.format(
-            Locale.ROOT, "%.2f V", fault ? reach.leastVolts() : reach.leastVolts() * MARGIN),
+        "%s on %s %s at planned brightness%s; it works from %s"
+            .formatted(
+                FeedWords.capital(FeedWords.place(plan, port, low.position())),
+                plan.written(port),
+                FeedWords.gets(low.volts()),
+                full,
+                Volts.told(reach.leastVolts())),
+        Volts.told(low.volts()),
+        Volts.told(fault ? reach.leastVolts() : reach.leastVolts() * MARGIN),
         List.of(Subject.leg(port, at.piece())));
+  }
+
+  private static String at(double volts) {
+    return Volts.isDark(volts) ? "dark" : Volts.told(volts);
   }
 }

@@ -14,6 +14,11 @@ public record DeviceStart(
   static final DeviceStart NONE =
       new DeviceStart(Optional.empty(), Optional.empty(), Optional.empty());
 
+  /** Whether anything is told at all. */
+  public boolean isSaid() {
+    return !equals(NONE);
+  }
+
   static DeviceStart universeChannel(int universe, int channel) {
     return new DeviceStart(Optional.of(universe), Optional.of(channel), Optional.empty());
   }

@@ -1,7 +1,6 @@
 package hamper.config;
 
 import hamper.address.ColourOrder;
-import hamper.catalog.AddressStyle;
 import hamper.catalog.DeviceModel;
 import hamper.catalog.PortGroup;
 import hamper.catalog.PortKind;
@@ -104,23 +103,12 @@ final class Outputs {
         port.port(),
         label,
         true,
-        portStart(first),
+        starts.port(first),
         told.stream().mapToInt(s -> s.pixels() + s.nullPixels().orElse(0)).sum(),
         Optional.of(sections.chip(run, first)),
         order,
         brightness,
         told);
-  }
-
-  /** The start of a whole port, where the dialect has one. */
-  private DeviceStart portStart(Placement first) {
-    AddressStyle style = model.dialect().style();
-    return switch (style) {
-      case UNIVERSE_CHANNEL_PER_SECTION, ABSOLUTE_CHANNEL, PIXEL_INDEX, PIXEL_COUNTS ->
-          DeviceStart.NONE;
-      case UNIVERSE_CHANNEL_PER_PORT, DMX_SLOT -> starts.slot(first);
-      case UNIVERSE_PER_PORT -> starts.universe(first);
-    };
   }
 
   private static Output plain(

@@ -4,6 +4,7 @@ import hamper.address.ChannelSpan;
 import hamper.catalog.AddressStyle;
 import hamper.catalog.Dialect;
 import hamper.display.Controller;
+import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.resolve.ControllerBlock;
 import hamper.resolve.Placement;
@@ -15,7 +16,7 @@ import java.util.Optional;
  *
  * <p>Source: the device rules, "Dialects".
  */
-final class Starts {
+public final class Starts {
   private final Controller controller;
   private final Dialect dialect;
   private final ControllerBlock block;
@@ -24,6 +25,35 @@ final class Starts {
     this.controller = controller;
     this.dialect = dialect;
     this.block = block;
+  }
+
+  /** Of a controller as a plan has it. */
+  public static Starts of(Plan plan, Controller controller, ControllerBlock block) {
+    return new Starts(controller, plan.modelOf(controller).dialect(), block);
+  }
+
+  /**
+   * What the device is told of where something starts; nothing where it counts on from what stands
+   * before, or where that cannot be written.
+   */
+  public DeviceStart told(Placement at) {
+    return switch (at.kind()) {
+      case PIXEL -> perSection() ? of(at) : at.position() == 1 ? port(at) : DeviceStart.NONE;
+      case DMX -> dmx(at.port());
+      case RELAY -> circuit(at);
+      case PANEL -> of(at);
+      case SERIAL -> DeviceStart.NONE;
+    };
+  }
+
+  /** The start of a whole port, where the dialect has one. */
+  DeviceStart port(Placement first) {
+    return switch (dialect.style()) {
+      case UNIVERSE_CHANNEL_PER_SECTION, ABSOLUTE_CHANNEL, PIXEL_INDEX, PIXEL_COUNTS ->
+          DeviceStart.NONE;
+      case UNIVERSE_CHANNEL_PER_PORT, DMX_SLOT -> slot(first);
+      case UNIVERSE_PER_PORT -> universe(first);
+    };
   }
 
   /** Whether each section has a start of its own in this dialect. */

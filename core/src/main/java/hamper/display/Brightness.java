@@ -15,11 +15,19 @@ public final class Brightness {
    * @return percent, 0..100
    */
   public static int percent(Section section, Prop prop, Run run, Controller controller) {
-    return section
-        .brightness()
-        .or(prop::brightness)
+    return section.brightness().orElseGet(() -> outside(prop, run, controller));
+  }
+
+  /** Of a section that says nothing itself (percent). */
+  public static int outside(Prop prop, Run run, Controller controller) {
+    return prop.brightness()
         .or(run::brightness)
         .or(() -> controller.settings().brightness())
         .orElse(DEFAULT_PERCENT);
+  }
+
+  /** Of a section that says nothing itself, and hangs nowhere (percent). */
+  public static int outside(Prop prop) {
+    return prop.brightness().orElse(DEFAULT_PERCENT);
   }
 }

@@ -10,6 +10,7 @@ import hamper.display.Piece;
 import hamper.display.PieceAt;
 import hamper.display.PixelString;
 import hamper.display.Plan;
+import hamper.display.PortLimit;
 import hamper.display.PortRef;
 import hamper.display.Run;
 import hamper.display.SlotPiece;
@@ -23,7 +24,8 @@ import java.util.Optional;
 /**
  * Hangs each piece on the nearest port with room: controllers in its zone first, then by distance
  * of their zones, then in list order; on each an empty port first, then one whose pixels are of the
- * same type and leave room under the model's limit. A DMX line takes what its slots leave room for.
+ * same type and leave room under the limits of model and frame. A DMX line takes what its slots
+ * leave room for.
  *
  * @param pieces ids; those that hang already stay where they are
  */
@@ -94,11 +96,7 @@ public record PatchNearest(List<String> pieces) implements Edit {
               .allMatch(other -> ((PixelString) other).pixelType().equals(string.pixelType()));
       int nulls = run.legs().stream().mapToInt(Leg::nullPixels).sum();
       int used = nulls + there.stream().mapToInt(PatchNearest::places).sum();
-      int limit =
-          plan.modeOf(controller, PortKind.PIXEL).stream()
-              .flatMapToInt(mode -> mode.pixelLimit(plan.typeOf(string).channels()).stream())
-              .findFirst()
-              .orElse(Integer.MAX_VALUE);
+      int limit = PortLimit.of(plan, controller, plan.typeOf(string)).places();
       return sameType && used + places(string) <= limit;
     } else if (piece instanceof SlotPiece slots) {
       return there.stream().noneMatch(other -> meets((SlotPiece) other, slots));

@@ -45,9 +45,13 @@ public record Island(
    * The lowest voltage somewhere.
    *
    * @param position in the run, from 1
-   * @param volts there (V)
+   * @param volts there (V); 0 where pixels would want more than there is, so that it is dark
    */
-  public record Low(int position, double volts) {}
+  public record Low(int position, double volts) {
+    public Low {
+      volts = Math.max(0, volts);
+    }
+  }
 
   /**
    * @param feed its index in the island's feeds

@@ -1,5 +1,6 @@
 package hamper.load;
 
+import hamper.display.PortLimit;
 import hamper.display.PortRef;
 import java.util.Optional;
 
@@ -22,19 +23,13 @@ public record PortLoad(
     int pixels,
     int nullPixels,
     int limit,
-    LimitBy limitBy,
+    PortLimit.By limitBy,
     double frameMicros,
     double frameShare,
     double amps,
     double fullAmps,
     double idleWatts,
     Optional<Double> fuseAmps) {
-  /** Why a port takes no more pixels. */
-  public enum LimitBy {
-    MODEL,
-    FRAME
-  }
-
   /** Pixels and null pixels: what is clocked out. */
   public int places() {
     return pixels + nullPixels;

@@ -1,5 +1,6 @@
 package hamper.load;
 
+import hamper.catalog.FrameTime;
 import hamper.catalog.PixelType;
 import hamper.catalog.PortGroup;
 import hamper.catalog.PortKind;
@@ -9,6 +10,7 @@ import hamper.display.Leg;
 import hamper.display.PieceAt;
 import hamper.display.PixelString;
 import hamper.display.Plan;
+import hamper.display.PortLimit;
 import hamper.display.PortRef;
 import hamper.display.Run;
 import hamper.display.Section;
@@ -44,8 +46,7 @@ public final class PortLoads {
     double fullAmps = 0;
     double idleWatts = 0;
     double micros = 0;
-    int limit = Integer.MAX_VALUE;
-    PortLoad.LimitBy limitBy = PortLoad.LimitBy.MODEL;
+    PortLimit limit = new PortLimit(Integer.MAX_VALUE, PortLimit.By.MODEL);
     List<PieceAt> hung = plan.piecesOf(run);
     for (int i = 0; i < hung.size(); i++) {
       nulls += run.legs().get(i).nullPixels();
@@ -74,32 +75,21 @@ public final class PortLoads {
       before = type;
       // one port clocks one type; where a run mixes types, the slowest tells the truth
       micros = Math.max(micros, FrameTime.micros(type, pixels + nulls));
-      int byModel = modelLimit(plan, controller, type);
-      int byFrame = FrameTime.mostPlaces(type, plan.display().settings().framesPerSecond());
-      if (Math.min(byModel, byFrame) < limit) {
-        limit = Math.min(byModel, byFrame);
-        limitBy = byFrame < byModel ? PortLoad.LimitBy.FRAME : PortLoad.LimitBy.MODEL;
-      }
+      PortLimit ofType = PortLimit.of(plan, controller, type);
+      limit = ofType.places() < limit.places() ? ofType : limit;
     }
     return Optional.of(
         new PortLoad(
             new PortRef(controller.id(), run.kind(), run.port()),
             pixels,
             nulls,
-            limit,
-            limitBy,
+            limit.places(),
+            limit.by(),
             micros,
             micros * plan.display().settings().framesPerSecond() / 1_000_000,
             amps,
             fullAmps,
             idleWatts,
             plan.modelOf(controller).portsOf(PortKind.PIXEL).flatMap(PortGroup::fuseAmps)));
-  }
-
-  /** The model's own limit for this pixel type in the controller's mode. */
-  public static int modelLimit(Plan plan, Controller controller, PixelType type) {
-    return plan.modeOf(controller, PortKind.PIXEL)
-        .map(mode -> mode.pixelLimit(type.channels()).orElse(Integer.MAX_VALUE))
-        .orElse(Integer.MAX_VALUE);
   }
 }

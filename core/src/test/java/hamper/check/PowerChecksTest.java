@@ -16,6 +16,7 @@ import hamper.display.Supply;
 import hamper.sample.Samples;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** What is said of power, and what is left unsaid because something else says it better. */
@@ -36,6 +37,10 @@ class PowerChecksTest {
 
   /** Codes of what is found about power and data on a run of strings of so many pixels each. */
   private static List<String> found(int pixels, Leg... legs) {
+    return findings(pixels, legs).map(Finding::code).sorted().toList();
+  }
+
+  private static Stream<Finding> findings(int pixels, Leg... legs) {
     List<Prop> props =
         List.of(
             Samples.string("a", "node", Section.of(pixels)),
@@ -53,10 +58,19 @@ class PowerChecksTest {
                         Samples.controller(
                             "k", Protocol.E131, Run.of(PortKind.PIXEL, 1, List.of(legs))))));
     return Checks.all(Facts.of(plan)).stream()
-        .filter(finding -> finding.area() == Area.POWER || finding.area() == Area.DATA)
-        .map(Finding::code)
-        .sorted()
-        .toList();
+        .filter(finding -> finding.area() == Area.POWER || finding.area() == Area.DATA);
+  }
+
+  /** Pixels that want more than there is leave less than nothing, if one only calculates. */
+  @Test
+  void whereNothingIsLeftItIsDarkAndNoVoltageIsBelowNothing() {
+    List<Finding> low =
+        findings(2000, Leg.of("a"), Leg.of("b"), Leg.of("c"))
+            .filter(finding -> finding.code().equals("voltage-low"))
+            .toList();
+    assertThat(low).isNotEmpty();
+    assertThat(low.get(0).message()).contains("is dark at planned brightness, dark at 100 %");
+    assertThat(low.get(0).found()).isEqualTo("0.00 V");
   }
 
   @Test

@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hamper.address.Protocol;
+import hamper.catalog.FrameTime;
+import hamper.catalog.PortKind;
 import hamper.display.Circuit;
 import hamper.display.Controller;
+import hamper.display.DisplaySettings;
 import hamper.display.Fixture;
 import hamper.display.GridOrder;
 import hamper.display.GridOrder.Corner;
@@ -15,13 +18,18 @@ import hamper.display.Panels;
 import hamper.display.Piece;
 import hamper.display.PixelString;
 import hamper.display.Plan;
+import hamper.display.PortLimit;
 import hamper.display.Prop;
+import hamper.display.Run;
 import hamper.display.Section;
 import hamper.display.Wall;
 import hamper.display.Zone;
 import hamper.sample.Samples;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 /** What makes a first evening short: copies, nearest ports, several edits as one step. */
@@ -37,6 +45,41 @@ class EntryEditsTest {
 
   private static Controller in(String zone, Controller controller) {
     return controller.withSettings(controller.settings().withZone(Optional.of(zone)));
+  }
+
+  private static final DisplaySettings QUICK = new DisplaySettings(1, 1, 200);
+
+  /** A model may drive more pixels than a frame has time for. */
+  @Test
+  void theNearestPortHasTimeForAFrameToo() {
+    int byFrame = FrameTime.mostPlaces(Samples.RGB, QUICK.framesPerSecond());
+    int byModel = PortLimit.ofModel(filled(1), filled(1).existingController("k"), Samples.RGB);
+    assertThat(byFrame).as("otherwise there is nothing to be seen").isLessThan(byModel);
+    assertThatThrownBy(() -> new PatchNearest(List.of("b")).applyTo(filled(byFrame)))
+        .hasMessageContaining("no pixel port of any controller has room");
+    assertThat(new PatchNearest(List.of("b")).applyTo(filled(byFrame - 1)).plan().leg("b"))
+        .isPresent();
+  }
+
+  /** All ports full but for what a string of one pixel needs, or not even that. */
+  private static Plan filled(int pixels) {
+    Plan one = Samples.plan(List.of(), Samples.controller("k", Protocol.E131));
+    int ports = one.modeOf(one.existingController("k"), PortKind.PIXEL).orElseThrow().ports();
+    List<Prop> props =
+        IntStream.rangeClosed(1, ports)
+            .mapToObj(port -> Samples.string("p" + port, pixels))
+            .collect(Collectors.toCollection(ArrayList::new));
+    props.add(Samples.string("b", 1));
+    Plan plan =
+        Samples.plan(
+            props,
+            Samples.controller(
+                "k",
+                Protocol.E131,
+                IntStream.rangeClosed(1, ports)
+                    .mapToObj(port -> Samples.run(port, "p" + port))
+                    .toArray(Run[]::new)));
+    return plan.with(plan.display().withNameAndSettings("Quick", QUICK));
   }
 
   @Test

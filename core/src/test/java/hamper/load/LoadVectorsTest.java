@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import hamper.address.ColourOrder;
 import hamper.address.Protocol;
+import hamper.catalog.FrameTime;
 import hamper.catalog.Gauge;
 import hamper.catalog.PixelType;
 import java.io.IOException;

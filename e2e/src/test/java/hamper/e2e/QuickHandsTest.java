@@ -40,19 +40,19 @@ class QuickHandsTest extends DemoCase {
     slowAnswers();
     window.go("Controllers");
     Locator brightness = page.getByLabel("Default brightness of K1, percent");
-    Locator universes = page.getByLabel("Universes to keep for K1");
+    Locator note = page.getByLabel("Note on K1");
     brightness.fill("41");
     brightness.press("Enter");
-    universes.fill("9");
-    universes.press("Enter");
-    assertThat(page.getByTestId("said")).containsText("reserved universes", saidLate());
+    note.fill("behind the shed");
+    note.press("Enter");
+    assertThat(page.getByTestId("said"))
+        .containsText("Set note of K1 to behind the shed", saidLate());
     assertThat(brightness).hasValue("41", patiently());
-    assertThat(universes).hasValue("9", patiently());
     page.reload();
     window.opened();
     window.go("Controllers");
     assertThat(brightness).hasValue("41");
-    assertThat(universes).hasValue("9");
+    assertThat(note).hasValue("behind the shed");
     window.noErrors();
   }
 
@@ -63,9 +63,8 @@ class QuickHandsTest extends DemoCase {
   @Test
   void aHeldArrowKeyMovesASlotByEveryStep() {
     slowAnswers();
-    window.go("Patch");
-    window.leg("fog-1").click();
-    Locator slot = page.getByTestId("glass").locator("[role=slider]").first();
+    page.navigate(program.url + "/#/props/fog");
+    Locator slot = page.getByLabel("Start slot of fog");
     int before = Integer.parseInt(slot.getAttribute("aria-valuenow"));
     slot.focus();
     for (int i = 0; i < STEPS; i++) {
@@ -81,7 +80,8 @@ class QuickHandsTest extends DemoCase {
     window.go("Patch");
     window.leg("winch-1").click();
     Locator glass = page.getByTestId("glass");
-    Locator pixels = glass.getByLabel("Pixels of section 1");
+    Locator pixels =
+        glass.getByLabel("Pixels of section 1", new Locator.GetByLabelOptions().setExact(true));
     glass.locator(".body").first().dblclick();
     Locator boundary = glass.locator(".boundary");
     boundary.waitFor();

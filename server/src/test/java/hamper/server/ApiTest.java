@@ -83,7 +83,7 @@ class ApiTest extends ApiCase {
             "{\"type\":\"PutProps\",\"props\":[{\"id\":\"pier-bell\",\"name\":\"Pier bell\",\"zone\":\"pier\","
                 + "\"pieces\":[{\"kind\":\"circuit\",\"id\":\"pier-bell-1\",\"name\":\"lamp\",\"threshold\":9,"
                 + "\"safeOn\":true}]}]}",
-            "{\"type\":\"PutController\",\"controller\":{\"id\":\"k9\",\"tag\":\"K9\",\"name\":\"Pier\","
+            "{\"type\":\"PutController\",\"controller\":{\"id\":\"k19\",\"tag\":\"K19\",\"name\":\"Pier\","
                 + "\"model\":\"ostrand-five\",\"settings\":{\"protocol\":\"E131\",\"transport\":\"MULTICAST\","
                 + "\"universeSize\":510,\"reserveUniverses\":3,\"reserveChannels\":0,\"packing\":\"WHOLE_PIXEL\","
                 + "\"zone\":\"pier\",\"note\":\"under the stairs\"},\"inputs\":[{\"firstUniverse\":40,\"count\":2,\"size\":510}],\"runs\":[],"

@@ -1,5 +1,6 @@
 package hamper.server.api;
 
+import hamper.display.PortLimit;
 import hamper.load.PortLoad;
 import hamper.load.Traffic;
 import java.util.Optional;
@@ -17,7 +18,7 @@ public record LoadView(
     int pixels,
     int nullPixels,
     int limit,
-    PortLoad.LimitBy limitBy,
+    PortLimit.By limitBy,
     int over,
     double framesPerSecond,
     double frameShare,

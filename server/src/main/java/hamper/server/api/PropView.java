@@ -13,6 +13,7 @@ public record PropView(Prop prop, List<PieceView> pieces) {
    * @param pixels 0 for circuits and fixtures
    * @param channels it answers to
    * @param port where it hangs; left out: in the tray
+   * @param brightness in force where it says nothing itself and hangs nowhere (percent)
    * @param wall what there is to draw of it, where it is a wall
    */
   public record PieceView(
@@ -23,5 +24,6 @@ public record PropView(Prop prop, List<PieceView> pieces) {
       int channels,
       Optional<PortRef> port,
       Optional<String> written,
+      int brightness,
       Optional<WallView> wall) {}
 }

@@ -2,6 +2,7 @@ package hamper.server.api;
 
 import hamper.load.Island;
 import hamper.load.RunPower;
+import hamper.load.Volts;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -47,8 +48,8 @@ public record RunPowerView(
     Island.Low low = reach.volts().orElseThrow();
     return new VoltsView(
         low.position(),
-        low.volts(),
-        reach.fullVolts().map(Island.Low::volts),
+        Volts.known(low.volts()),
+        reach.fullVolts().map(Island.Low::volts).map(Volts::known),
         reach.leastVolts(),
         reach.suppliedVolts());
   }
@@ -62,7 +63,7 @@ public record RunPowerView(
   private static VoltsView lost(Island island, Island.Loss loss) {
     return new VoltsView(
         loss.low().position(),
-        loss.low().volts(),
+        Volts.known(loss.low().volts()),
         Optional.empty(),
         loss.leastVolts(),
         island.reaches().get(0).suppliedVolts());

@@ -1,5 +1,6 @@
 package hamper.server.api;
 
+import hamper.config.DeviceStart;
 import java.util.Optional;
 
 /**
@@ -8,7 +9,7 @@ import java.util.Optional;
  * @param section in its piece, from 0
  * @param start first slot on the wire as universe:channel, or the byte on DDP
  * @param end last slot, included
- * @param device the start as the device's own dialect writes it
+ * @param device what the device itself is told of the start; left out: it counts on from before
  */
 public record SectionView(
     int section,
@@ -24,4 +25,4 @@ public record SectionView(
     Optional<Integer> displayEnd,
     Optional<String> start,
     Optional<String> end,
-    Optional<Integer> deviceUniverse) {}
+    Optional<DeviceStart> device) {}

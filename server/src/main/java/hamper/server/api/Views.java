@@ -8,6 +8,8 @@ import hamper.catalog.DeviceModel;
 import hamper.catalog.PortGroup;
 import hamper.catalog.PortKind;
 import hamper.check.Facts;
+import hamper.config.DeviceStart;
+import hamper.config.Starts;
 import hamper.display.BankCable;
 import hamper.display.Brightness;
 import hamper.display.Cable;
@@ -21,7 +23,6 @@ import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Prop;
 import hamper.display.Run;
-import hamper.display.Section;
 import hamper.display.SerialDimmer;
 import hamper.display.Shared;
 import hamper.display.SlotPiece;
@@ -229,12 +230,14 @@ final class Views {
     Leg leg = run.legs().get(index);
     Cable cable = Cable.before(plan, controller, run, index);
     PieceAt at = plan.existingPiece(leg.piece());
+    Starts starts =
+        Starts.of(plan, controller, facts.resolution().blocks().get(plan.indexOf(controller.id())));
     List<SectionView> sections =
-        placements.stream().map(placement -> section(controller, at.piece(), placement)).toList();
+        placements.stream()
+            .map(placement -> section(controller, starts, at.piece(), placement))
+            .toList();
     int pixels = pixels(at.piece());
     int nulls = at.piece() instanceof PixelString string ? string.nullPixels() : 0;
-    Section first =
-        at.piece() instanceof PixelString string ? string.sections().get(0) : Section.of(1);
     return new LegView(
         leg.piece(),
         at.prop().id(),
@@ -247,14 +250,14 @@ final class Views {
         leg.mirrorOf(),
         pixels,
         pixels + nulls + leg.nullPixels(),
-        Brightness.percent(first, at.prop(), run, controller),
+        Brightness.outside(at.prop(), run, controller),
         leg.cableGauge(),
         leg.cut(),
         leg.feeds(),
         sections);
   }
 
-  private SectionView section(Controller controller, Piece piece, Placement at) {
+  private SectionView section(Controller controller, Starts starts, Piece piece, Placement at) {
     boolean bytes = !controller.protocol().usesUniverses();
     Optional<ChannelSpan> span = at.controllerChannels();
     Optional<Integer> display =
@@ -277,12 +280,7 @@ final class Views {
         bytes
             ? span.map(s -> String.valueOf(s.last() - 1))
             : at.end().map(UniverseChannel::toString),
-        at.start()
-            .map(
-                start ->
-                    plan.modelOf(controller)
-                        .dialect()
-                        .written(controller.protocol(), start.universe())));
+        Optional.of(starts.told(at)).filter(DeviceStart::isSaid));
   }
 
   private PropView prop(Prop prop) {
@@ -300,6 +298,7 @@ final class Views {
         channels(piece),
         port,
         port.map(plan::written),
+        Brightness.outside(prop),
         piece instanceof Wall wall ? Optional.of(WallView.of(wall)) : Optional.empty());
   }
 

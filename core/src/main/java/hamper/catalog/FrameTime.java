@@ -1,6 +1,4 @@
-package hamper.load;
-
-import hamper.catalog.PixelType;
+package hamper.catalog;
 
 /**
  * How long a port takes to clock one frame out.

@@ -1,0 +1,22 @@
+package hamper.load;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+
+class VoltsTest {
+  @Test
+  void whatIsTooLittleIsNeverToldAsEnough() {
+    assertThat(Volts.known(4.2999)).isEqualTo(4.29);
+    assertThat(Volts.known(4.3)).isEqualTo(4.3);
+    assertThat(Volts.known(11.999_999_99)).as("a hair's breadth").isEqualTo(12.0);
+    assertThat(Volts.told(4.29)).isEqualTo("4.29 V");
+  }
+
+  @Test
+  void belowNothingItIsDark() {
+    assertThat(Volts.known(-2.31)).isZero();
+    assertThat(Volts.isDark(Volts.known(-2.31))).isTrue();
+    assertThat(Volts.isDark(Volts.known(0.02))).isFalse();
+  }
+}

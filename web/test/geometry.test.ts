@@ -1,0 +1,28 @@
+import { expect, test } from 'vitest'
+import type { LaneView } from '../src/api/types'
+import { limitOf, reachOf, stretches } from '../src/ribbon/geometry'
+
+const leg = (places: number, nullPixels: number) => ({ places, nullPixels, sections: [] })
+
+test('legs follow each other along the wire, each after its gap', () => {
+  const lane = {
+    port: { kind: 'PIXEL' },
+    legs: [leg(50, 0), leg(33, 3)],
+    load: { limit: 1024 },
+  } as unknown as LaneView
+  expect(stretches(lane).map(({ from, gap, length }) => [from, gap, length])).toEqual([
+    [0, 0, 50],
+    [50, 3, 30],
+  ])
+  expect(limitOf(lane)).toBe(1024)
+  expect(reachOf({ ...lane, load: undefined, modelLimit: 60 } as LaneView)).toBe(83)
+})
+
+test('fixtures lie at their slots', () => {
+  const lane = {
+    port: { kind: 'DMX' },
+    legs: [{ sections: [{ start: '9:101', channels: 12 }] }],
+  } as unknown as LaneView
+  expect(stretches(lane)[0]).toMatchObject({ from: 100, length: 12 })
+  expect(limitOf(lane)).toBe(512)
+})

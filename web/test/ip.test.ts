@@ -1,0 +1,22 @@
+import { expect, test } from 'vitest'
+import type { AddressLine } from '../src/api/types'
+import { addressOf, bitsOf, nextFree } from '../src/places/network/ip'
+
+const line = {
+  first: '198.51.100.1',
+  last: '198.51.100.254',
+  occupants: ['198.51.100.11', '198.51.100.12', '198.51.100.14'].map((address) => ({ address })),
+} as unknown as AddressLine
+
+test('addresses are numbers and back', () => {
+  for (const address of ['0.0.0.0', '198.51.100.11', '255.255.255.255']) {
+    expect(addressOf(bitsOf(address))).toBe(address)
+  }
+})
+
+test('the next address that nobody has, and nothing beyond the end', () => {
+  expect(nextFree(line, '198.51.100.11', 1)).toBe('198.51.100.13')
+  expect(nextFree(line, '198.51.100.12', -1)).toBe('198.51.100.10')
+  expect(nextFree(line, '198.51.100.254', 1)).toBeUndefined()
+  expect(nextFree(line, '198.51.100.1', -1)).toBeUndefined()
+})

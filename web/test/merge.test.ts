@@ -1,0 +1,24 @@
+import { expect, test } from 'vitest'
+import { merge } from '../src/state/merge'
+
+const id = (entry: { id: string }) => entry.id
+const now = [
+  { id: 'a', n: 1 },
+  { id: 'b', n: 1 },
+]
+
+test('changed entries stand where they stood, and untouched ones are the same', () => {
+  const merged = merge(now, [{ id: 'b', n: 2 }], undefined, id)
+  expect(merged).toEqual([
+    { id: 'a', n: 1 },
+    { id: 'b', n: 2 },
+  ])
+  expect(merged[0]).toBe(now[0])
+})
+
+test('an order says what came, what went and what moved', () => {
+  expect(merge(now, [{ id: 'c', n: 3 }], ['c', 'a'], id)).toEqual([
+    { id: 'c', n: 3 },
+    { id: 'a', n: 1 },
+  ])
+})
