@@ -49,9 +49,9 @@ final class FeedLostCheck implements Check {
                 FeedWords.of(plan, lost),
                 FeedWords.place(plan, run.port(), loss.low().position()),
                 FeedWords.gets(loss.low().volts()),
-                Volts.told(loss.leastVolts())),
+                Volts.needed(loss.leastVolts())),
         Volts.told(loss.low().volts()),
-        Volts.told(loss.leastVolts()),
+        Volts.needed(loss.leastVolts()),
         FeedWords.subjects(lost));
   }
 }

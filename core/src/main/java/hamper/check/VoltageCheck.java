@@ -60,9 +60,9 @@ final class VoltageCheck implements Check {
                 plan.written(port),
                 FeedWords.gets(low.volts()),
                 full,
-                Volts.told(reach.leastVolts())),
+                Volts.needed(reach.leastVolts())),
         Volts.told(low.volts()),
-        Volts.told(fault ? reach.leastVolts() : reach.leastVolts() * MARGIN),
+        Volts.needed(fault ? reach.leastVolts() : reach.leastVolts() * MARGIN),
         List.of(Subject.leg(port, at.piece())));
   }
 

@@ -15,7 +15,7 @@ public record DeviceStart(
       new DeviceStart(Optional.empty(), Optional.empty(), Optional.empty());
 
   /** Whether anything is told at all. */
-  public boolean isSaid() {
+  public boolean says() {
     return !equals(NONE);
   }
 

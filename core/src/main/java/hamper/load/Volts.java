@@ -20,6 +20,11 @@ public final class Volts {
     return String.format(Locale.ROOT, "%.2f V", known(volts));
   }
 
+  /** Such as "9.98 V" for the least that has to be there: rounded up. */
+  public static String needed(double volts) {
+    return String.format(Locale.ROOT, "%.2f V", Math.ceil(volts * 100 - 1e-6) / 100);
+  }
+
   /** Whether nothing lights there. */
   public static boolean isDark(double volts) {
     return known(volts) == 0;

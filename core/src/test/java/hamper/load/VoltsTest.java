@@ -10,7 +10,9 @@ class VoltsTest {
     assertThat(Volts.known(4.2999)).isEqualTo(4.29);
     assertThat(Volts.known(4.3)).isEqualTo(4.3);
     assertThat(Volts.known(11.999_999_99)).as("a hair's breadth").isEqualTo(12.0);
-    assertThat(Volts.told(4.29)).isEqualTo("4.29 V");
+    assertThat(Volts.told(4.2999)).isEqualTo("4.29 V");
+    assertThat(Volts.needed(9.975)).isEqualTo("9.98 V");
+    assertThat(Volts.needed(4.3)).isEqualTo("4.30 V");
   }
 
   @Test

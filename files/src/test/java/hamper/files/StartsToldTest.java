@@ -43,7 +43,7 @@ class StartsToldTest {
     List<Placement> placements = facts.resolution().byController().get(index);
     for (int i = 0; i < placements.size(); i++) {
       DeviceStart own = output.sections().get(i).start();
-      DeviceStart told = own.isSaid() || i > 0 ? own : output.start();
+      DeviceStart told = own.says() || i > 0 ? own : output.start();
       assertThat(starts.told(placements.get(i))).as(model.title() + " " + i).isEqualTo(told);
     }
   }

@@ -280,7 +280,7 @@ final class Views {
         bytes
             ? span.map(s -> String.valueOf(s.last() - 1))
             : at.end().map(UniverseChannel::toString),
-        Optional.of(starts.told(at)).filter(DeviceStart::isSaid));
+        Optional.of(starts.told(at)).filter(DeviceStart::says));
   }
 
   private PropView prop(Prop prop) {
