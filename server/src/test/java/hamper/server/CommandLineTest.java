@@ -3,6 +3,7 @@ package hamper.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.files.Json;
+import hamper.server.cli.Hamper;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintStream;

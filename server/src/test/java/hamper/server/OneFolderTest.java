@@ -3,6 +3,7 @@ package hamper.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.server.Started.Answer;
+import hamper.server.cli.Hamper;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;

@@ -2,6 +2,7 @@ package hamper.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import hamper.server.cli.Hamper;
 import java.io.ByteArrayOutputStream;
 import java.io.File;
 import java.io.IOException;

@@ -1,14 +1,5 @@
-package hamper.server;
+package hamper.server.cli;
 
-import hamper.server.cli.AddressesCommand;
-import hamper.server.cli.CheckCommand;
-import hamper.server.cli.ConfigureCommand;
-import hamper.server.cli.DemoCommand;
-import hamper.server.cli.ExportCommand;
-import hamper.server.cli.ImportCommand;
-import hamper.server.cli.RestoreCommand;
-import hamper.server.cli.ServeCommand;
-import hamper.server.cli.Trouble;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 

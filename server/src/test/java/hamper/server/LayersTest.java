@@ -1,0 +1,52 @@
+package hamper.server;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** Packages of the server know each other one way only, and only the store knows the database. */
+@AnalyzeClasses(packages = "hamper.server", importOptions = ImportOption.DoNotIncludeTests.class)
+class LayersTest {
+  @ArchTest
+  static final ArchRule ONE_DIRECTION =
+      layeredArchitecture()
+          .consideringOnlyDependenciesInLayers()
+          .layer("safety")
+          .definedBy("hamper.server.safety..")
+          .layer("store")
+          .definedBy("hamper.server.store..")
+          .layer("live")
+          .definedBy("hamper.server.live..")
+          .layer("api")
+          .definedBy("hamper.server.api..")
+          .layer("cli")
+          .definedBy("hamper.server.cli..")
+          .whereLayer("safety")
+          .mayNotAccessAnyLayer()
+          .whereLayer("store")
+          .mayNotAccessAnyLayer()
+          .whereLayer("live")
+          .mayOnlyAccessLayers("store")
+          .whereLayer("api")
+          .mayOnlyAccessLayers("safety", "store", "live")
+          .whereLayer("cli")
+          .mayOnlyAccessLayers("store", "live");
+
+  @ArchTest
+  static final ArchRule NO_CIRCLE =
+      slices().matching("hamper.server.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
+  static final ArchRule ONLY_THE_STORE_KNOWS_THE_DATABASE =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("hamper.server.store..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("org.h2..", "java.sql..", "javax.sql..", "org.flywaydb..");
+}
