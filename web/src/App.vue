@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, watchEffect } from 'vue'
+import { computed, onMounted, provide, watchEffect } from 'vue'
 import { useTheme } from 'vuetify'
 import AppRail from './shell/AppRail.vue'
 import EmptyStart from './shell/EmptyStart.vue'
@@ -9,6 +9,7 @@ import SaidLine from './shell/SaidLine.vue'
 import TopBar from './shell/TopBar.vue'
 import { useDisplay } from './state/display'
 import { useShell } from './state/shell'
+import { REFUSALS } from './parts/refusals'
 import { useSlow } from './parts/useSlow'
 import { useUndoKeys } from './shell/undoKeys'
 
@@ -21,6 +22,10 @@ watchEffect(() => {
   document.title = display.view ? `${display.view.name} · Hamper` : 'Hamper'
 })
 useUndoKeys()
+provide(
+  REFUSALS,
+  computed(() => display.problem),
+)
 const slow = useSlow(() => display.busy > 0)
 onMounted(() => display.start())
 </script>

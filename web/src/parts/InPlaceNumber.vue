@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
+import { onRefusal } from './refusals'
 
 /** A number that is edited where it stands. An empty field gives undefined where that is allowed. */
 const props = defineProps<{
@@ -26,6 +27,7 @@ function reset() {
   text.value = props.value === undefined ? '' : String(props.value)
 }
 watch(() => props.value, reset, { immediate: true })
+onRefusal(() => asked !== null && reset())
 
 function commit() {
   const typed = text.value.trim()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
+import { onRefusal } from './refusals'
 
 /** A text that is edited where it stands: Enter or leaving takes it, Escape gives it back. */
 const props = defineProps<{
@@ -23,6 +24,7 @@ function reset() {
   text.value = props.value
 }
 watch(() => props.value, reset, { immediate: true })
+onRefusal(() => asked !== undefined && reset())
 
 function complaint(typed: string): string {
   if (typed === '') {

@@ -39,6 +39,7 @@ const open = computed({
   font-size: 16px;
   font-weight: 600;
   white-space: normal;
+  padding: 16px 24px 0;
 }
 .reasons {
   list-style: none;

@@ -3,7 +3,9 @@ package hamper.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.Test;
 
 /** Hands that are quicker than the answers: nothing that was typed or held down is lost. */
@@ -102,5 +104,25 @@ class QuickHandsTest extends DemoCase {
     // .11 is K1's: five steps to addresses that nobody has
     assertThat(address).hasValue("198.51.100.6", patiently());
     window.noErrors();
+  }
+
+  @Test
+  void anEditThatIsRefusedIsNotShownAsIfItWereMade() {
+    window.go("Controllers");
+    Locator brightness = page.getByLabel("Default brightness of K2, percent");
+    String before = brightness.inputValue();
+    page.route(
+        "**/edits",
+        route ->
+            route.fulfill(
+                new Route.FulfillOptions()
+                    .setStatus(409)
+                    .setContentType("application/problem+json")
+                    .setBody("{\"title\":\"The display has moved on\",\"detail\":\"meanwhile\"}")));
+    brightness.fill("77");
+    brightness.press("Enter");
+    assertThat(page.getByRole(AriaRole.ALERTDIALOG)).containsText("The display has moved on");
+    page.getByText("Understood").click();
+    assertThat(brightness).hasValue(before);
   }
 }

@@ -5,6 +5,7 @@ import hamper.check.Checks;
 import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.config.Configuration;
+import hamper.config.Configurations;
 import hamper.edit.Edit;
 import hamper.server.api.ControllerView.BlockView;
 import hamper.server.api.Preview.BlockChange;
@@ -23,12 +24,10 @@ import java.util.function.Function;
 final class Deltas {
   private Deltas() {}
 
-  static DisplayView whole(LiveDisplay display) {
-    LiveDisplay.Look look = display.look();
-    Shown shown = Shown.of(look.facts());
+  static DisplayView whole(String id, LiveDisplay.Look look, Shown shown) {
     var plan = look.facts().plan().display();
     return new DisplayView(
-        display.id(),
+        id,
         look.version(),
         plan.name(),
         plan.settings(),
@@ -92,11 +91,13 @@ final class Deltas {
     return changed;
   }
 
-  static Preview preview(Facts before, Edit edit) {
+  /** What an edit would do to a display as it stands. */
+  static Preview preview(Standing standing, Edit edit) {
+    Facts before = standing.facts();
     Facts after = before.with(edit.applyTo(before.plan()).plan());
-    List<Finding> was = Checks.run(before);
+    List<Finding> was = standing.shown().findings();
     List<Finding> is = Checks.run(after);
-    List<ControllerView> viewsBefore = Views.controllers(before);
+    List<ControllerView> viewsBefore = standing.shown().controllers();
     List<ControllerView> viewsAfter = Views.controllers(after, before, viewsBefore);
     return new Preview(
         edit.label(before.plan()),
@@ -105,7 +106,7 @@ final class Deltas {
         PowerView.of(after),
         blocks(viewsBefore, viewsAfter),
         unpatched(before, after),
-        stale(before, after),
+        stale(standing, after, viewsAfter),
         added(was, is),
         added(is, was));
   }
@@ -125,12 +126,20 @@ final class Deltas {
         .toList();
   }
 
-  /** Tags of controllers whose configuration differs. */
-  private static List<String> stale(Facts before, Facts after) {
+  /**
+   * Tags of controllers whose configuration differs. One whose view was taken over has nothing
+   * behind it that changed, so it is told what it was told.
+   */
+  private static List<String> stale(Standing before, Facts after, List<ControllerView> views) {
+    Map<String, ControllerView> shown = new HashMap<>();
+    before.shown().controllers().forEach(view -> shown.put(view.controller().id(), view));
     Map<String, Configuration> was = new HashMap<>();
     before.configurations().forEach(one -> was.put(one.controller(), one));
-    return after.configurations().stream()
-        .filter(one -> was.containsKey(one.controller()))
+    return views.stream()
+        .filter(view -> !view.host() && shown.get(view.controller().id()) != view)
+        .map(view -> view.controller().id())
+        .filter(was::containsKey)
+        .map(id -> Configurations.of(after.plan(), after.resolution(), after.plan().indexOf(id)))
         .filter(one -> !one.equals(was.get(one.controller())))
         .map(one -> after.plan().existingController(one.controller()).tag())
         .toList();

@@ -7,6 +7,7 @@ import hamper.edit.Edit;
 import hamper.files.DisplayFile;
 import hamper.server.live.DemoDisplay;
 import hamper.server.live.Displays;
+import hamper.server.live.LiveDisplay;
 import hamper.server.store.DisplayStore.Listed;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -32,7 +33,10 @@ class DisplaysController {
   private final Catalog catalog;
   private final Publisher publisher;
 
-  DisplaysController(Displays displays, Catalog catalog, Publisher publisher) {
+  private final Standings standings;
+
+  DisplaysController(Displays displays, Catalog catalog, Publisher publisher, Standings standings) {
+    this.standings = standings;
     this.displays = displays;
     this.catalog = catalog;
     this.publisher = publisher;
@@ -95,7 +99,8 @@ class DisplaysController {
   @GetMapping("/{id}")
   @Operation(summary = "A whole display with everything derived")
   DisplayView get(@PathVariable String id) {
-    return Deltas.whole(displays.get(id));
+    LiveDisplay.Look look = displays.get(id).look();
+    return Deltas.whole(id, look, standings.of(id, look.facts()).shown());
   }
 
   @PostMapping("/{id}/edits")
@@ -120,6 +125,6 @@ class DisplaysController {
   @PostMapping("/{id}/preview")
   @Operation(summary = "What an edit would do; nothing is kept")
   Preview preview(@PathVariable String id, @RequestBody PreviewRequest request) {
-    return Deltas.preview(displays.get(id).look().facts(), request.edit());
+    return Deltas.preview(standings.of(id, displays.get(id).look().facts()), request.edit());
   }
 }

@@ -31,9 +31,11 @@ class HandoverController {
   private static final MediaType CSV = new MediaType("text", "csv");
 
   private final Displays displays;
+  private final Standings standings;
 
-  HandoverController(Displays displays) {
+  HandoverController(Displays displays, Standings standings) {
     this.displays = displays;
+    this.standings = standings;
   }
 
   /** Configuration and fingerprint of one controller. */
@@ -53,14 +55,14 @@ class HandoverController {
     Facts facts = look.facts();
     return new HandoverView(
         look.version(),
-        facts.configurations().stream().map(Given::of).toList(),
+        standings.of(id, facts).configurations().stream().map(Given::of).toList(),
         SendList.of(facts.plan(), facts.resolution()));
   }
 
   @GetMapping("/configurations/{controller}")
   @Operation(summary = "A controller's configuration document, to download")
   ResponseEntity<byte[]> configuration(@PathVariable String id, @PathVariable String controller) {
-    List<Configuration> all = facts(id).configurations();
+    List<Configuration> all = standings.of(id, facts(id)).configurations();
     Configuration configuration =
         all.stream()
             .filter(one -> one.controller().equals(controller))

@@ -1,11 +1,8 @@
 package hamper.server.api;
 
-import hamper.check.Facts;
 import hamper.server.live.Displays;
 import hamper.server.live.LiveDisplay;
 import hamper.server.live.Step;
-import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.stereotype.Component;
 
@@ -14,13 +11,12 @@ import org.springframework.stereotype.Component;
 class Publisher {
   private final Displays displays;
   private final Followers followers;
+  private final Standings standings;
 
-  /** What windows showed last, by display, so that it need not be made again for the next step. */
-  private final Map<String, Shown> last = new ConcurrentHashMap<>();
-
-  Publisher(Displays displays, Followers followers) {
+  Publisher(Displays displays, Followers followers, Standings standings) {
     this.displays = displays;
     this.followers = followers;
+    this.standings = standings;
   }
 
   /** A step: an edit, undo or redo. */
@@ -31,27 +27,22 @@ class Publisher {
   Delta publish(String id, Act act) {
     LiveDisplay live = displays.get(id);
     synchronized (live) {
-      AtomicReference<Shown> was = new AtomicReference<>();
-      AtomicReference<Shown> is = new AtomicReference<>();
+      AtomicReference<Standing> was = new AtomicReference<>();
+      AtomicReference<Standing> is = new AtomicReference<>();
       Step step =
           act.on(
               live,
               (before, after) -> {
-                was.set(shown(id, before));
+                was.set(standings.of(id, before));
                 is.set(was.get().with(after));
               });
-      last.put(id, is.get());
+      standings.become(id, is.get());
       LiveDisplay.Look look = live.look();
       UndoView undo = new UndoView(look.undoLabel(), look.redoLabel());
-      Delta delta = Deltas.of(step, undo, was.get(), is.get());
+      Delta delta = Deltas.of(step, undo, was.get().shown(), is.get().shown());
       // in the order of the versions, or windows would see a gap; it waits for none of them
       followers.tell(id, delta);
       return delta;
     }
-  }
-
-  private Shown shown(String id, Facts facts) {
-    Shown known = last.get(id);
-    return known != null && known.facts() == facts ? known : Shown.of(facts);
   }
 }

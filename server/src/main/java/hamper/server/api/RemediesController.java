@@ -21,7 +21,10 @@ import org.springframework.web.bind.annotation.RestController;
 class RemediesController {
   private final Displays displays;
 
-  RemediesController(Displays displays) {
+  private final Standings standings;
+
+  RemediesController(Displays displays, Standings standings) {
+    this.standings = standings;
     this.displays = displays;
   }
 
@@ -35,6 +38,7 @@ class RemediesController {
   @Operation(summary = "Edits that clear a finding and bring no new fault, each with its preview")
   List<RemedyView> remedies(@PathVariable String id, @RequestBody RemediesRequest request) {
     Facts facts = displays.get(id).look().facts();
+    Standing standing = standings.of(id, facts);
     return Checks.all(facts).stream()
         .filter(one -> one.code().equals(request.code()))
         .filter(one -> one.message().equals(request.message()))
@@ -42,7 +46,7 @@ class RemediesController {
         .map(finding -> Remedies.of(facts, finding))
         .orElse(List.of())
         .stream()
-        .map(edit -> new RemedyView(edit, Deltas.preview(facts, edit)))
+        .map(edit -> new RemedyView(edit, Deltas.preview(standing, edit)))
         .toList();
   }
 }

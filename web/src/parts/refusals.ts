@@ -1,0 +1,12 @@
+import { inject, watch, type InjectionKey, type Ref } from 'vue'
+
+/** What went wrong last, if anything; the application provides it. */
+export const REFUSALS: InjectionKey<Ref<unknown>> = Symbol('refusals')
+
+/** Does something whenever an edit was refused: what is shown has to be what is. */
+export function onRefusal(then: () => void) {
+  const refused = inject(REFUSALS, undefined)
+  if (refused) {
+    watch(refused, (now) => now !== undefined && then())
+  }
+}
