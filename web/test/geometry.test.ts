@@ -21,7 +21,7 @@ test('legs follow each other along the wire, each after its gap', () => {
 test('fixtures lie at their slots', () => {
   const lane = {
     port: { kind: 'DMX' },
-    legs: [{ sections: [{ start: '9:101', channels: 12 }] }],
+    legs: [{ sections: [{ startAt: { universe: 9, channel: 101 }, channels: 12 }] }],
   } as unknown as LaneView
   expect(stretches(lane)[0]).toMatchObject({ from: 100, length: 12 })
   expect(limitOf(lane)).toBe(512)

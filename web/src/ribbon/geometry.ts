@@ -33,8 +33,7 @@ export function stretches(lane: LaneView): Stretch[] {
 
 /** The slot that a fixture is set to. */
 export function slotOf(leg: LegView): number {
-  const start = leg.sections[0]?.start?.split(':')[1]
-  return start === undefined ? 1 : Number(start)
+  return leg.sections[0]?.startAt?.channel ?? 1
 }
 
 /** Where a lane ends, in pixels of the wire; undefined where nothing limits it. */

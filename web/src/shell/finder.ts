@@ -1,5 +1,5 @@
 import type { RouteLocationRaw } from 'vue-router'
-import type { DisplayView, LaneView, LegView, Subject } from '../api/types'
+import type { DisplayView, LaneView, LegView, SectionView, Subject } from '../api/types'
 
 /** One thing that the finder offers. */
 export interface Found {
@@ -25,15 +25,15 @@ function legSubject(lane: LaneView, leg: LegView): Subject {
 
 /** What answers to universe:channel. */
 function atAddress(display: DisplayView, universe: number, channel: number): Found[] {
-  const slot = universe * 1000 + channel
-  const place = (text?: string) => {
-    const [u, c] = (text ?? '').split(':').map(Number)
-    return c === undefined ? NaN : u * 1000 + c
-  }
+  /** Slots in order over all universes, of which none has as many as 1000. */
+  const place = (at: { universe: number; channel: number }) => at.universe * 1000 + at.channel
+  const slot = place({ universe, channel })
+  const covers = ({ startAt, endAt }: SectionView) =>
+    startAt !== undefined && endAt !== undefined && place(startAt) <= slot && slot <= place(endAt)
   return display.controllers.flatMap((controller) =>
     controller.lanes.flatMap((lane) =>
       lane.legs
-        .filter((leg) => leg.sections.some((s) => place(s.start) <= slot && slot <= place(s.end)))
+        .filter((leg) => leg.sections.some(covers))
         .map((leg) => ({
           key: `address-${leg.piece}`,
           title: `${leg.title} answers to ${universe}:${channel}`,

@@ -81,7 +81,7 @@ const flags = computed(() =>
   }),
 )
 function tagOf(one: Occupant): string {
-  return one.title.split(' ')[0] + (one.adapter !== undefined ? '·' : '')
+  return one.tag + (one.adapter !== undefined ? '·' : '')
 }
 
 const dragged = ref<{ occupant: Occupant; bits: number }>()

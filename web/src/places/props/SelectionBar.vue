@@ -80,7 +80,7 @@ async function duplicate(mirrorImage: boolean) {
   const made: string[] = []
   const edits = props.selected.map((view) => {
     const some = Array.from({ length: copies.value }, () => {
-      const id = freshId(view.prop.name, [...taken, ...made])
+      const id = freshId(view.prop.name.replace(/\s*\d+\D*$/, ''), [...taken, ...made])
       made.push(id)
       return id
     })

@@ -63,7 +63,10 @@ public record AddressLine(
       controller
           .address()
           .ifPresent(
-              address -> all.add(new Occupant(controller.id(), Optional.empty(), name, address)));
+              address ->
+                  all.add(
+                      new Occupant(
+                          controller.id(), Optional.empty(), controller.tag(), name, address)));
       List<Adapter> adapters = controller.adapters();
       for (int i = 0; i < adapters.size(); i++) {
         Adapter adapter = adapters.get(i);
@@ -72,6 +75,7 @@ public record AddressLine(
               new Occupant(
                   controller.id(),
                   Optional.of(i),
+                  controller.tag(),
                   "%s, %s".formatted(name, adapter.name()),
                   adapter.address()));
         }

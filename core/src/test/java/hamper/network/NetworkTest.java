@@ -108,7 +108,7 @@ class NetworkTest {
         .endsWith(ip("198.51.100.14"));
     assertThat(AddressLine.outside(display))
         .singleElement()
-        .isEqualTo(new Occupant("h", Optional.of(1), "h h, office", ip("192.0.2.9")));
+        .isEqualTo(new Occupant("h", Optional.of(1), "h", "h h, office", ip("192.0.2.9")));
   }
 
   @Test

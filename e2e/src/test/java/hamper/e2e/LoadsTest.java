@@ -61,7 +61,7 @@ class LoadsTest extends DemoCase {
     tried.getByLabel("Brightness that is tried, percent").fill("60");
     assertThat(tried).containsText("4 ports would change");
     window.acknowledged(() -> tried.getByText("Apply").click());
-    assertThat(page.getByTestId("said")).containsText("Change K2");
+    assertThat(page.getByTestId("said")).containsText("Set brightness of K2 to 60 %");
     window.undo();
     assertThat(hottest).hasText(before);
     page.getByTestId("filter").locator("input").fill("footbridge arch");
@@ -83,7 +83,7 @@ class LoadsTest extends DemoCase {
     assertThat(curve().locator("path.planned")).not().hasAttribute("d", path);
     assertThat(page.getByTestId("undo")).isDisabled();
     window.acknowledged(page.mouse()::up);
-    assertThat(page.getByTestId("said")).containsText("Change a feed of Coping west");
+    assertThat(page.getByTestId("said")).containsText("Set position of a feed of Coping west");
     window.undo();
     assertThat(curve().locator("path.planned")).hasAttribute("d", path);
 

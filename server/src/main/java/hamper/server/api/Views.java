@@ -274,6 +274,8 @@ final class Views {
         span.map(ChannelSpan::last),
         display,
         display.map(start -> at.displayEnd()),
+        bytes ? Optional.empty() : at.start(),
+        bytes ? Optional.empty() : at.end(),
         bytes
             ? span.map(s -> String.valueOf(s.start() - 1))
             : at.start().map(UniverseChannel::toString),
