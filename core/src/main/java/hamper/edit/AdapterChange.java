@@ -5,9 +5,4 @@ import hamper.display.Adapter;
 
 /** What changes of an adapter. */
 public record AdapterChange(Change<String> name, Change<IpAddress> address)
-    implements ChangeOf<Adapter> {
-  @Override
-  public Adapter over(Adapter value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<Adapter> {}

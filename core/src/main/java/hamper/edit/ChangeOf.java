@@ -7,11 +7,13 @@ package hamper.edit;
  *
  * @param <T> the value
  */
-public interface ChangeOf<T> {
+public interface ChangeOf<T extends Record> {
   /**
    * The value afterwards.
    *
    * @throws hamper.value.RefusedException where that cannot be
    */
-  T over(T value);
+  default T over(T value) {
+    return Fields.over(value, (Record) this);
+  }
 }

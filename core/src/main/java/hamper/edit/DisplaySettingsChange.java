@@ -5,9 +5,4 @@ import hamper.display.DisplaySettings;
 /** What changes of what holds for a whole display. */
 public record DisplaySettingsChange(
     Change<Integer> firstUniverse, Change<Integer> universeStride, Change<Integer> framesPerSecond)
-    implements ChangeOf<DisplaySettings> {
-  @Override
-  public DisplaySettings over(DisplaySettings value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<DisplaySettings> {}

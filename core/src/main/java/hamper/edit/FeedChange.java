@@ -10,9 +10,4 @@ public record FeedChange(
     Change<Double> leadMetres,
     Change<Gauge> gauge,
     Change<Double> fuseAmps)
-    implements ChangeOf<Feed> {
-  @Override
-  public Feed over(Feed value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<Feed> {}

@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
@@ -79,23 +78,14 @@ final class Fields {
    * is said.
    */
   static <C extends Record> C between(Class<C> change, Record before, Record after) {
-    return between(change, before, after, Shape.of(before.getClass()).places()::containsKey);
-  }
-
-  /** One that says nothing of any field. */
-  static <C extends Record> C nothing(Class<C> change) {
-    return between(change, null, null, name -> false);
-  }
-
-  private static <C extends Record> C between(
-      Class<C> change, Record before, Record after, Function<String, Boolean> asked) {
+    Map<String, Integer> known = Shape.of(before.getClass()).places();
     Shape shape = Shape.of(change);
     Object[] fields = new Object[shape.components().length];
     for (int i = 0; i < fields.length; i++) {
       RecordComponent component = shape.components()[i];
       boolean isChange = component.getType() == Change.class;
       fields[i] = isChange ? Change.stays() : Optional.empty();
-      if (asked.apply(component.getName())) {
+      if (known.containsKey(component.getName())) {
         Object was = field(before, component.getName());
         Object is = field(after, component.getName());
         if (!was.equals(is)) {

@@ -5,9 +5,4 @@ import hamper.display.GridOrder;
 /** What changes of the order in which a grid is run through. */
 public record GridOrderChange(
     Change<GridOrder.Corner> start, Change<GridOrder.Lines> lines, Change<Boolean> serpentine)
-    implements ChangeOf<GridOrder> {
-  @Override
-  public GridOrder over(GridOrder value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<GridOrder> {}

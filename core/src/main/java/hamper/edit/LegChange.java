@@ -13,9 +13,4 @@ public record LegChange(
     Change<List<Conductor>> cut,
     Change<Integer> box,
     Change<String> mirrorOf)
-    implements ChangeOf<Leg> {
-  @Override
-  public Leg over(Leg value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<Leg> {}

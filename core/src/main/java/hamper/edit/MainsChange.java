@@ -5,9 +5,4 @@ import hamper.display.MainsCircuit;
 /** What changes of a mains circuit. */
 public record MainsChange(
     Change<String> name, Change<Double> volts, Change<Double> amps, Change<Double> otherWatts)
-    implements ChangeOf<MainsCircuit> {
-  @Override
-  public MainsCircuit over(MainsCircuit value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<MainsCircuit> {}

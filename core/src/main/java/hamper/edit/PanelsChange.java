@@ -12,9 +12,4 @@ public record PanelsChange(
     Change<Integer> rows,
     Optional<GridOrderChange> order,
     Change<List<Panels.Card>> cards)
-    implements ChangeOf<Panels> {
-  @Override
-  public Panels over(Panels value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<Panels> {}

@@ -11,8 +11,15 @@ import hamper.value.RefusedException;
 import hamper.value.Require;
 
 /** What changes of a piece of one kind. */
-public sealed interface PieceChange extends ChangeOf<Piece>
+public sealed interface PieceChange
     permits StringChange, CircuitChange, FixtureChange, DecoderChange, DimmerChange, WallChange {
+  /**
+   * The piece afterwards.
+   *
+   * @throws RefusedException where it is of another kind, or cannot be so
+   */
+  Piece over(Piece piece);
+
   /** What is to be said to make one piece of another of its kind; sections are not said with it. */
   static PieceChange between(Piece before, Piece after) {
     if (before instanceof PixelString string) {

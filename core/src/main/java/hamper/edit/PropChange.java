@@ -4,9 +4,4 @@ import hamper.display.Prop;
 
 /** What changes of a prop; its pieces have changes of their own. */
 public record PropChange(Change<String> name, Change<String> zone, Change<Integer> brightness)
-    implements ChangeOf<Prop> {
-  @Override
-  public Prop over(Prop value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<Prop> {}

@@ -4,9 +4,4 @@ import hamper.display.Wall;
 
 /** What changes of a wall's size in pixels. */
 public record ResolutionChange(Change<Integer> width, Change<Integer> height)
-    implements ChangeOf<Wall.Resolution> {
-  @Override
-  public Wall.Resolution over(Wall.Resolution value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<Wall.Resolution> {}

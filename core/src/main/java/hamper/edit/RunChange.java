@@ -4,9 +4,4 @@ import hamper.display.Run;
 
 /** What changes of a port, whatever hangs on it. */
 public record RunChange(Change<Integer> universe, Change<Integer> brightness)
-    implements ChangeOf<Run> {
-  @Override
-  public Run over(Run value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<Run> {}

@@ -14,9 +14,4 @@ public record SectionChange(
     Change<ColourOrder> colourOrder,
     Change<Integer> brightness,
     Change<Hold> hold)
-    implements ChangeOf<Section> {
-  @Override
-  public Section over(Section value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<Section> {}

@@ -9,9 +9,4 @@ public record SendingChange(
     Change<Boolean> fullUniverses,
     Change<Integer> synchronization,
     Change<String> hostName)
-    implements ChangeOf<Sending> {
-  @Override
-  public Sending over(Sending value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<Sending> {}

@@ -7,6 +7,7 @@ import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.Section;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /**
@@ -41,7 +42,7 @@ public record SetPieces(List<String> pieces, PieceChange set) implements Edit {
                 one ->
                     one.colourOrder().map(ColourOrder::channels).orElse(channels) == channels
                         ? one
-                        : one.withColourOrder(java.util.Optional.empty()))
+                        : one.withColourOrder(Optional.empty()))
             .toList();
     return string.withSections(sections);
   }

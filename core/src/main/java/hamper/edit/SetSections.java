@@ -9,6 +9,7 @@ import hamper.value.Require;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
@@ -36,7 +37,7 @@ public record SetSections(List<At> sections, SectionChange set) implements Edit 
 
   /** Sets the brightness of one section (%). */
   public static SetSections brightness(At at, Section section, int percent) {
-    return between(at, section, section.withBrightness(java.util.Optional.of(percent)));
+    return between(at, section, section.withBrightness(Optional.of(percent)));
   }
 
   @Override

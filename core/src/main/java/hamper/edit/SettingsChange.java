@@ -22,9 +22,4 @@ public record SettingsChange(
     Change<String> source,
     Change<String> zone,
     Change<String> note)
-    implements ChangeOf<ControllerSettings> {
-  @Override
-  public ControllerSettings over(ControllerSettings value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<ControllerSettings> {}

@@ -4,9 +4,4 @@ import hamper.display.Wall;
 
 /** What changes of a wall's size. */
 public record SizeChange(Change<Double> widthMillimetres, Change<Double> heightMillimetres)
-    implements ChangeOf<Wall.Size> {
-  @Override
-  public Wall.Size over(Wall.Size value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<Wall.Size> {}

@@ -10,9 +10,4 @@ public record SubnetChange(
     Change<Integer> prefix,
     Change<IpAddress> dhcpFirst,
     Change<IpAddress> dhcpLast)
-    implements ChangeOf<Subnet> {
-  @Override
-  public Subnet over(Subnet value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<Subnet> {}

@@ -10,9 +10,4 @@ public record SupplyChange(
     Change<Double> amps,
     Change<String> mains,
     Change<Integer> efficiencyPercent)
-    implements ChangeOf<Supply> {
-  @Override
-  public Supply over(Supply value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<Supply> {}

@@ -9,9 +9,4 @@ public record WiringChange(
     Change<Double> spacingMetres,
     Change<Boolean> dataOnly,
     Change<Double> connectorAmps)
-    implements ChangeOf<Wiring> {
-  @Override
-  public Wiring over(Wiring value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<Wiring> {}

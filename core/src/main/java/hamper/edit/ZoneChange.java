@@ -4,9 +4,4 @@ import hamper.display.Zone;
 
 /** What changes of a zone. */
 public record ZoneChange(Change<String> name, Change<Double> eastMetres, Change<Double> northMetres)
-    implements ChangeOf<Zone> {
-  @Override
-  public Zone over(Zone value) {
-    return Fields.over(value, this);
-  }
-}
+    implements ChangeOf<Zone> {}
