@@ -166,6 +166,37 @@ class ApiTest extends ApiCase {
     assertThat(whole().get("version").asInt()).isEqualTo(1);
   }
 
+  /** A string of two sections, of which the first is dimmed, does not dim the second. */
+  @Test
+  void theBrightnessOutsideASectionIsNotThatOfTheFirst() {
+    edit(1, "{\"type\":\"SplitSection\",\"piece\":\"winch-1\",\"index\":0,\"pixels\":20}");
+    edit(
+        2,
+        "{\"type\":\"SetSections\",\"sections\":[{\"piece\":\"winch-1\",\"index\":0}],"
+            + "\"set\":{\"brightness\":90}}");
+    JsonNode leg =
+        whole()
+            .get("controllers")
+            .valueStream()
+            .flatMap(one -> one.get("lanes").valueStream())
+            .flatMap(lane -> lane.get("legs").valueStream())
+            .filter(one -> one.get("piece").asString().equals("winch-1"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(leg.get("brightness").asInt()).as("K1's own").isEqualTo(25);
+    assertThat(leg.at("/sections/0/startAt/universe").asInt()).isEqualTo(6);
+    assertThat(leg.at("/sections/0/startAt/channel").asInt()).isEqualTo(352);
+    JsonNode loose =
+        whole()
+            .get("props")
+            .valueStream()
+            .flatMap(prop -> prop.get("pieces").valueStream())
+            .filter(piece -> !piece.has("port"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(loose.get("brightness").asInt()).as("usual").isEqualTo(30);
+  }
+
   @Test
   void aPreviewShowsTheConsequencesAndKeepsNothing() {
     Answer preview =
