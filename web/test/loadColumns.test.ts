@@ -34,4 +34,5 @@ test('amperes are those of each feed, not of the run', () => {
 test('at no voltage it is dark', () => {
   expect(cellsOf(lane([], 0)).volts.text).toBe('dark')
   expect(cellsOf(lane([], 4.29)).volts.text).toBe('4.29 V')
+  expect(cellsOf(lane([], 4.2999)).volts.text).toBe('4.29 V')
 })

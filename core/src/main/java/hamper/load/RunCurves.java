@@ -23,12 +23,12 @@ public record RunCurves(List<Point> planned, List<Point> full, List<List<Point>>
    * A point of a curve.
    *
    * @param position in the run, from 1
-   * @param volts there (V), as {@link Volts} tells it; 0: dark
+   * @param volts there (V); 0: dark
    * @param begins whether a part of the run begins here, so that no line leads to it
    */
   public record Point(int position, double volts, boolean begins) {
     public Point {
-      volts = Volts.known(volts);
+      volts = Math.max(0, volts);
     }
   }
 
