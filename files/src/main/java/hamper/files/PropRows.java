@@ -26,8 +26,11 @@ import java.util.Set;
  */
 public record PropRows(
     List<Entry> entries, List<Reason> reasons, List<Prop> props, List<Zone> newZones) {
-  /** Most rows of one table. */
-  public static final int MOST_ROWS = 10_000;
+  /**
+   * Most rows of one table: what is stored at once keeps everybody else of the display waiting, so
+   * a table is bounded (docs/reliability.md has the times).
+   */
+  public static final int MOST_ROWS = 5_000;
 
   /**
    * One row.

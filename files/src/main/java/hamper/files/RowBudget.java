@@ -1,15 +1,14 @@
 package hamper.files;
 
-import hamper.edit.PutProps;
 import hamper.value.RefusedException;
 
 /** Counts what the rows of a table ask for, the bad ones too, before any of it is made. */
 final class RowBudget {
   /** Most props that one table makes. */
-  private static final int MOST_PROPS = PutProps.MOST;
+  private static final int MOST_PROPS = PropRows.MOST_ROWS;
 
   /** Most pieces, and most sections, that one table makes. */
-  private static final int MOST_PARTS = 50_000;
+  private static final int MOST_PARTS = 10_000;
 
   private int props;
   private long pieces;

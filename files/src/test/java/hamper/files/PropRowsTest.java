@@ -205,7 +205,7 @@ class PropRowsTest {
                 .mapToObj(i -> "Prop " + i + ",50")
                 .collect(Collectors.joining("\n"));
     assertThat(told(read(text, Header.NEEDED)))
-        .containsExactly("file: 100,000 rows; allowed are 10,000. Split it in several files");
+        .containsExactly("file: 100,000 rows; allowed are 5,000. Split it in several files");
   }
 
   @Test
