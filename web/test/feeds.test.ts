@@ -8,12 +8,13 @@ const lane = {
     {
       piece: 'a',
       title: 'A',
+      before: 0,
       nullPixels: 0,
       places: 50,
       pixels: 50,
       feeds: [{ supply: 's', position: 10 }],
     },
-    { piece: 'b', title: 'B', nullPixels: 2, places: 32, pixels: 30, feeds: [] },
+    { piece: 'b', title: 'B', before: 50, nullPixels: 2, places: 30, pixels: 30, feeds: [] },
   ],
 } as unknown as LaneView
 

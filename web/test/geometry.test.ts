@@ -1,13 +1,18 @@
 import { expect, test } from 'vitest'
 import type { LaneView } from '../src/api/types'
-import { limitOf, reachOf, stretches } from '../src/ribbon/geometry'
+import { limitOf, placesOf, reachOf, stretches } from '../src/ribbon/geometry'
 
-const leg = (places: number, nullPixels: number) => ({ places, nullPixels, sections: [] })
+const leg = (before: number, nullPixels: number, places: number) => ({
+  before,
+  nullPixels,
+  places,
+  sections: [],
+})
 
 test('legs follow each other along the wire, each after its gap', () => {
   const lane = {
     port: { kind: 'PIXEL' },
-    legs: [leg(50, 0), leg(33, 3)],
+    legs: [leg(0, 0, 50), leg(50, 3, 30)],
     load: { limit: 1024 },
   } as unknown as LaneView
   expect(stretches(lane).map(({ from, gap, length }) => [from, gap, length])).toEqual([
@@ -15,6 +20,7 @@ test('legs follow each other along the wire, each after its gap', () => {
     [50, 3, 30],
   ])
   expect(limitOf(lane)).toBe(1024)
+  expect(placesOf(lane)).toBe(83)
   expect(reachOf({ ...lane, load: undefined, modelLimit: 60 } as LaneView)).toBe(83)
 })
 

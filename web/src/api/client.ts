@@ -1,19 +1,6 @@
-import type {
-  CatalogueView,
-  Delta,
-  DisplayView,
-  Edit,
-  FeedPlanView,
-  HandoverView,
-  Header,
-  Listed,
-  MachineAdapter,
-  PortRef,
-  Preview,
-  RemedyView,
-  RowsView,
-  RunView,
-} from './types'
+import createClient from 'openapi-fetch'
+import type { paths } from './generated/schema'
+import type { Edit, Header, PortRef } from './types'
 
 /** An error as the server words it (RFC 9457). */
 export class Problem extends Error {
@@ -30,12 +17,14 @@ export class Problem extends Error {
   }
 }
 
-async function ask<T>(path: string, init?: RequestInit): Promise<T> {
-  let answer: Response
+const client = createClient<paths>({ fetch: reach })
+
+/** As fetch, but words for a server that does not answer. */
+async function reach(request: Request): Promise<Response> {
   try {
-    answer = await fetch(`/api${path}`, init)
+    return await fetch(request)
   } catch (cause) {
-    if (init?.signal?.aborted) {
+    if (request.signal.aborted) {
       throw cause
     }
     throw new Problem(0, {
@@ -44,71 +33,91 @@ async function ask<T>(path: string, init?: RequestInit): Promise<T> {
         'Nothing was changed. Is the program still running? Start it again with ./hamper demo',
     })
   }
-  const body = answer.headers.get('content-type')?.includes('json') ? await answer.json() : {}
-  if (!answer.ok) {
-    throw new Problem(answer.status, body)
-  }
-  return body as T
 }
 
-function post<T>(path: string, body: unknown, signal?: AbortSignal): Promise<T> {
-  return ask<T>(path, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(body),
-    signal,
-  })
+/** What the server answers, as the contract types it; a refusal is thrown as it words it. */
+async function answer<T>(
+  asked: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<T> {
+  const { data, error, response } = await asked
+  if (!response.ok) {
+    throw new Problem(response.status, typeof error === 'object' ? { ...error } : {})
+  }
+  return data as T
 }
 
 /** Most bytes of a display file; the server refuses more. */
 export const MOST_FILE_BYTES = 20 * 1024 * 1024
 
-/** Sends a file as it is; one that the server would not read to its end is refused here. */
-function sendFile<T>(path: string, file: Blob, signal?: AbortSignal): Promise<T> {
+/** A file as it is; one that the server would not read to its end is refused here. */
+function sent(file: Blob) {
   if (file.size > MOST_FILE_BYTES) {
     const size = file.size.toLocaleString('en')
     const allowed = MOST_FILE_BYTES.toLocaleString('en')
     const message = `${size} bytes; allowed are ${allowed}. Split it, or leave out what is not planned here`
-    return Promise.reject(
-      new Problem(422, {
-        title: 'This file cannot be used; nothing was stored',
-        detail: `file: ${message}`,
-        reasons: [{ place: 'file', message }],
-      }),
-    )
+    throw new Problem(422, {
+      title: 'This file cannot be used; nothing was stored',
+      detail: `file: ${message}`,
+      reasons: [{ place: 'file', message }],
+    })
   }
-  return ask<T>(path, {
-    method: 'POST',
+  return {
+    // the contract has the bytes of a file as text
+    body: file as unknown as string,
+    bodySerializer: () => file,
     headers: { 'content-type': 'application/octet-stream' },
-    body: file,
-    signal,
-  })
+  }
 }
 
+/** A display's id, in its path. */
+const at = (id: string) => ({ path: { id } })
+const of = (id: string) => ({ params: at(id) })
+
 export const api = {
-  displays: () => ask<Listed[]>('/displays'),
-  create: (name: string, copyOf?: string) => post<Listed>('/displays', { name, copyOf }),
-  demo: () => post<Listed>('/displays/demo', {}),
-  display: (id: string) => ask<DisplayView>(`/displays/${id}`),
+  displays: () => answer(client.GET('/api/displays')),
+  create: (name: string, copyOf?: string) =>
+    answer(client.POST('/api/displays', { body: { name, copyOf } })),
+  demo: () => answer(client.POST('/api/displays/demo')),
+  display: (id: string) => answer(client.GET('/api/displays/{id}', of(id))),
   edit: (id: string, version: number, edit: Edit) =>
-    post<Delta>(`/displays/${id}/edits`, { version, edit }),
-  undo: (id: string, version: number) => post<Delta>(`/displays/${id}/undo`, { version }),
-  redo: (id: string, version: number) => post<Delta>(`/displays/${id}/redo`, { version }),
+    answer(client.POST('/api/displays/{id}/edits', { ...of(id), body: { version, edit } })),
+  undo: (id: string, version: number) =>
+    answer(client.POST('/api/displays/{id}/undo', { ...of(id), body: { version } })),
+  redo: (id: string, version: number) =>
+    answer(client.POST('/api/displays/{id}/redo', { ...of(id), body: { version } })),
   preview: (id: string, edit: Edit, signal?: AbortSignal) =>
-    post<Preview>(`/displays/${id}/preview`, { edit }, signal),
-  handover: (id: string) => ask<HandoverView>(`/displays/${id}/handover`),
-  importFile: (file: File) => sendFile<Listed>('/displays/import', file),
-  catalogue: (id: string) => ask<CatalogueView>(`/displays/${id}/catalogue`),
-  addToCatalogue: (id: string, version: number, file: File) =>
-    sendFile<Delta>(`/displays/${id}/catalogue?version=${version}`, file),
-  readRows: (id: string, rows: Blob, header: Header, signal?: AbortSignal) =>
-    sendFile<RowsView>(`/displays/${id}/props/rows/preview?header=${header}`, rows, signal),
-  addRows: (id: string, version: number, rows: Blob, header: Header) =>
-    sendFile<Delta>(`/displays/${id}/props/rows?header=${header}&version=${version}`, rows),
-  remedies: (id: string, code: string, message: string, signal?: AbortSignal) =>
-    post<RemedyView[]>(`/displays/${id}/remedies`, { code, message }, signal),
-  runPower: (id: string, at: PortRef, edit?: Edit, signal?: AbortSignal) =>
-    post<RunView>(`/displays/${id}/power/run`, { port: at, edit }, signal),
-  feedPlan: (id: string) => post<FeedPlanView>(`/displays/${id}/power/feeds`, {}),
-  machineAdapters: () => ask<MachineAdapter[]>('/machine/adapters'),
+    answer(client.POST('/api/displays/{id}/preview', { ...of(id), body: { edit }, signal })),
+  handover: (id: string) => answer(client.GET('/api/displays/{id}/handover', of(id))),
+  importFile: async (file: File) => answer(client.POST('/api/displays/import', sent(file))),
+  catalogue: (id: string) => answer(client.GET('/api/displays/{id}/catalogue', of(id))),
+  addToCatalogue: async (id: string, version: number, file: File) =>
+    answer(
+      client.POST('/api/displays/{id}/catalogue', {
+        params: { ...at(id), query: { version } },
+        ...sent(file),
+      }),
+    ),
+  readRows: async (id: string, rows: Blob, header: Header, signal?: AbortSignal) =>
+    answer(
+      client.POST('/api/displays/{id}/props/rows/preview', {
+        params: { ...at(id), query: { header } },
+        ...sent(rows),
+        signal,
+      }),
+    ),
+  addRows: async (id: string, version: number, rows: Blob, header: Header) =>
+    answer(
+      client.POST('/api/displays/{id}/props/rows', {
+        params: { ...at(id), query: { header, version } },
+        ...sent(rows),
+      }),
+    ),
+  remedies: (id: string, identity: string, signal?: AbortSignal) =>
+    answer(client.POST('/api/displays/{id}/remedies', { ...of(id), body: { identity }, signal })),
+  runPower: (id: string, port: PortRef, edit?: Edit, signal?: AbortSignal) =>
+    answer(
+      client.POST('/api/displays/{id}/power/run', { ...of(id), body: { port, edit }, signal }),
+    ),
+  feedPlan: (id: string) => answer(client.POST('/api/displays/{id}/power/feeds', of(id))),
+  machineAdapters: () => answer(client.GET('/api/machine/adapters')),
 }

@@ -17,18 +17,23 @@ const PLAIN_LENGTH = { RELAY: 90, SERIAL: 170, PANEL: 230 }
 
 /** Fixtures lie at their slots; everything else follows the leg before it. */
 export function stretches(lane: LaneView): Stretch[] {
-  let at = 0
+  const kind = lane.port.kind
   return lane.legs.map((leg, index) => {
-    if (lane.port.kind === 'DMX') {
+    if (kind === 'PIXEL') {
+      return { leg, index, from: leg.before, gap: leg.nullPixels, length: leg.places }
+    }
+    if (kind === 'DMX') {
       const channels = leg.sections[0]?.channels ?? 1
       return { leg, index, from: slotOf(leg) - 1, gap: 0, length: channels }
     }
-    const length =
-      lane.port.kind === 'PIXEL' ? leg.places - leg.nullPixels : PLAIN_LENGTH[lane.port.kind]
-    const stretch = { leg, index, from: at, gap: leg.nullPixels, length }
-    at += leg.nullPixels + length
-    return stretch
+    return { leg, index, from: index * PLAIN_LENGTH[kind], gap: 0, length: PLAIN_LENGTH[kind] }
   })
+}
+
+/** Places of a whole run of pixels. */
+export function placesOf(lane: LaneView): number {
+  const last = lane.legs.at(-1)
+  return last ? last.before + last.nullPixels + last.places : 0
 }
 
 /** The slot that a fixture is set to. */

@@ -26,8 +26,7 @@ const looks = {
 async function ask() {
   asking.value = true
   try {
-    const { code, message } = props.finding
-    remedies.value = await api.remedies(display.view!.id, code, message)
+    remedies.value = await api.remedies(display.view!.id, props.finding.identity)
     chosen.value = 0
   } catch (error) {
     display.problem = error as Problem
@@ -43,10 +42,10 @@ function apply() {
   }
 }
 function accept() {
-  const { code, message } = props.finding
+  const { identity, code, message } = props.finding
   const given = reason.value?.trim()
   if (given) {
-    void display.edit({ type: 'AcceptFinding', finding: { code, message, reason: given } })
+    void display.edit({ type: 'AcceptFinding', finding: { identity, code, message, reason: given } })
   }
 }
 </script>

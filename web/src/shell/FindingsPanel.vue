@@ -51,10 +51,10 @@ const groups = computed(() =>
     }))
     .filter((group) => group.findings.length > 0),
 )
-const key = (finding: Finding) => finding.code + finding.message
+const key = (finding: Finding) => finding.identity
 function withdraw(finding: Finding) {
-  const { code, message } = finding
-  void display.edit({ type: 'WithdrawAcceptance', code, message })
+  const { identity, code, message } = finding
+  void display.edit({ type: 'WithdrawAcceptance', identity, code, message })
 }
 </script>
 

@@ -11,6 +11,7 @@ import FeedMarks from './FeedMarks.vue'
 import { addFeed, changeFeed, moveFeed, placeName, removeFeed, type FeedRef } from './feeds'
 import JointMarks from './JointMarks.vue'
 import { toldVolts } from '../../parts/volts'
+import { placesOf } from '../../ribbon/geometry'
 import { useRunPower } from '../../state/runPower'
 
 /** One run opened: its voltage over its ribbon, its feeds below, all to one scale. */
@@ -29,7 +30,7 @@ const lost = ref<number>()
 const leg = ref<string>()
 
 const scale = computed(() => (width.value - 48) / Math.max(1, positions.value))
-const positions = computed(() => props.lane.legs.reduce((sum, one) => sum + one.places, 0))
+const positions = computed(() => placesOf(props.lane))
 const power = computed(() => run.value?.power)
 const curves = computed(() => run.value?.curves)
 const feeds = computed(() => power.value?.feeds ?? [])

@@ -16,7 +16,15 @@ class ArchitectureTest {
       noClasses()
           .should()
           .dependOnClassesThat()
-          .resideInAnyPackage("org..", "com..", "tools..", "java.sql..", "java.io..", "java.nio..");
+          .resideInAnyPackage(
+              "org..",
+              "com..",
+              "tools..",
+              "java.sql..",
+              "java.io..",
+              "java.nio",
+              "java.nio.file..",
+              "java.nio.channels..");
 
   @ArchTest
   static final ArchRule ONE_DIRECTION =
@@ -42,14 +50,16 @@ class ArchitectureTest {
           .definedBy("hamper.config..")
           .layer("change")
           .definedBy("hamper.change..")
+          .layer("facts")
+          .definedBy("hamper.facts..")
           .layer("check")
           .definedBy("hamper.check..")
           .layer("advise")
           .definedBy("hamper.advise..")
           .whereLayer("advise")
           .mayOnlyAccessLayers(
-              "value", "address", "catalog", "display", "resolve", "load", "network", "check",
-              "edit")
+              "value", "address", "catalog", "display", "resolve", "load", "network", "facts",
+              "check", "edit")
           .whereLayer("address")
           .mayOnlyAccessLayers("value")
           .whereLayer("catalog")
@@ -68,7 +78,10 @@ class ArchitectureTest {
           .mayOnlyAccessLayers("value", "address", "catalog", "display", "resolve")
           .whereLayer("change")
           .mayOnlyAccessLayers("address", "display", "resolve", "config")
+          .whereLayer("facts")
+          .mayOnlyAccessLayers("display", "resolve", "load", "network", "config")
           .whereLayer("check")
           .mayOnlyAccessLayers(
-              "value", "address", "catalog", "display", "resolve", "load", "network", "config");
+              "value", "address", "catalog", "display", "resolve", "load", "network", "config",
+              "facts");
 }

@@ -2,9 +2,9 @@ package hamper.bench;
 
 import hamper.catalog.Catalog;
 import hamper.check.Checks;
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.display.Plan;
+import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
 import hamper.resolve.Resolution;
 import hamper.resolve.Resolver;

@@ -1,7 +1,6 @@
 package hamper.advise;
 
 import hamper.address.IpAddress;
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.check.Subject;
 import hamper.display.Adapter;
@@ -9,6 +8,7 @@ import hamper.display.Controller;
 import hamper.display.Subnet;
 import hamper.edit.Edit;
 import hamper.edit.SetControllers;
+import hamper.facts.Facts;
 import hamper.network.AddressLine;
 import java.util.ArrayList;
 import java.util.List;

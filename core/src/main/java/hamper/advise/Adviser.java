@@ -1,8 +1,8 @@
 package hamper.advise;
 
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.edit.Edit;
+import hamper.facts.Facts;
 import java.util.stream.Stream;
 
 /** Thinks of edits that may settle a finding. Whether one does is tried by {@link Remedies}. */

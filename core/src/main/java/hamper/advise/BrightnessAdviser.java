@@ -1,22 +1,19 @@
 package hamper.advise;
 
-import hamper.catalog.PortKind;
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.check.Subject;
-import hamper.display.Brightness;
 import hamper.display.Controller;
-import hamper.display.Leg;
+import hamper.display.HungLeg;
+import hamper.display.HungRun;
 import hamper.display.PieceAt;
-import hamper.display.PixelString;
 import hamper.display.Plan;
-import hamper.display.PortRef;
 import hamper.display.Run;
 import hamper.display.Section;
 import hamper.edit.Edit;
 import hamper.edit.EditsBetween;
 import hamper.edit.SetSections;
 import hamper.edit.Together;
+import hamper.facts.Facts;
 import hamper.load.FeedLoad;
 import hamper.load.Island;
 import hamper.load.RunPower;
@@ -39,7 +36,7 @@ final class BrightnessAdviser implements Adviser {
     Plan plan = facts.plan();
     Subject main = finding.subjects().get(0);
     return main.controller().map(plan::existingController).stream()
-        .flatMap(controller -> lowered(plan, controller, scope(controller, main)).stream());
+        .flatMap(controller -> lowered(plan, controller, scope(plan, controller, main)).stream());
   }
 
   /**
@@ -47,32 +44,31 @@ final class BrightnessAdviser implements Adviser {
    *
    * @param whole whether it is the controller and not one of its ports
    */
-  private record Scope(boolean whole, List<Run> runs) {}
+  private record Scope(boolean whole, List<HungRun> runs) {}
 
-  private static Scope scope(Controller controller, Subject main) {
+  private static Scope scope(Plan plan, Controller controller, Subject main) {
     return new Scope(
         main.port().isEmpty(),
-        controller.runs().stream()
-            .filter(run -> run.kind() == PortKind.PIXEL && !run.legs().isEmpty())
-            .filter(run -> main.port().isEmpty() || main.port().get().port() == run.port())
+        plan.runsOf(controller).stream()
+            .filter(HungRun::carriesPixels)
+            .filter(run -> main.port().isEmpty() || main.port().get().equals(run.port()))
             .toList());
   }
 
   private static Optional<Edit> lowered(Plan plan, Controller controller, Scope scope) {
     int low = 0;
-    int high =
-        scope.runs().stream().mapToInt(run -> brightest(plan, controller, run)).max().orElse(0);
+    int high = scope.runs().stream().mapToInt(BrightnessAdviser::brightest).max().orElse(0);
     // the most that holds; current and voltage only get better with less
     while (low + 1 < high) {
       int middle = (low + high) / 2;
-      Plan changed = edit(plan, controller, scope, middle).applyTo(plan).plan();
+      Plan changed = edit(controller, scope, middle).applyTo(plan).plan();
       if (holds(changed, changed.existingController(controller.id()), scope)) {
         low = middle;
       } else {
         high = middle;
       }
     }
-    return low == 0 ? Optional.empty() : Optional.of(edit(plan, controller, scope, low));
+    return low == 0 ? Optional.empty() : Optional.of(edit(controller, scope, low));
   }
 
   private static boolean holds(Plan plan, Controller controller, Scope scope) {
@@ -82,8 +78,7 @@ final class BrightnessAdviser implements Adviser {
             .allMatch(load -> load.amps() <= load.rating().amps() * SiteLoads.PLANNED_SHARE);
     return (!scope.whole() || inputs)
         && all.stream()
-            .filter(
-                power -> scope.runs().stream().anyMatch(run -> run.port() == power.port().port()))
+            .filter(power -> scope.runs().stream().anyMatch(run -> run.port().equals(power.port())))
             .allMatch(BrightnessAdviser::holds);
   }
 
@@ -104,51 +99,48 @@ final class BrightnessAdviser implements Adviser {
         || reach.volts().get().volts() >= reach.leastVolts() * VOLTAGE_MARGIN;
   }
 
-  private static int brightest(Plan plan, Controller controller, Run run) {
+  private static int brightest(HungRun run) {
     int most = 0;
-    for (Leg leg : run.legs()) {
-      PieceAt at = plan.existingPiece(leg.piece());
-      for (Section section : ((PixelString) at.piece()).sections()) {
-        most = Math.max(most, Brightness.percent(section, at.prop(), run, controller));
+    for (HungLeg leg : run.legs()) {
+      for (Section section : leg.at().string().sections()) {
+        most = Math.max(most, run.brightness(leg.at(), section));
       }
     }
     return most;
   }
 
   /** So many percent at most, also for those ports and sections with a brightness of their own. */
-  private static Edit edit(Plan plan, Controller controller, Scope scope, int percent) {
+  private static Edit edit(Controller controller, Scope scope, int percent) {
     Controller lowered = controller;
     if (scope.whole()) {
       lowered = lowered.withSettings(lowered.settings().withBrightness(Optional.of(percent)));
     }
     List<Edit> sections = new ArrayList<>();
-    for (Run run : scope.runs()) {
+    for (HungRun hung : scope.runs()) {
+      Run run = hung.run();
       if (!scope.whole() || run.brightness().isPresent()) {
         int least = Math.min(percent, run.brightness().orElse(percent));
         lowered = lowered.withRun(run.withBrightness(Optional.of(least)));
       }
-      sections.addAll(sections(plan, controller, run, percent));
+      sections.addAll(sections(hung, percent));
     }
-    String what =
-        scope.whole()
-            ? controller.tag()
-            : plan.written(
-                new PortRef(controller.id(), PortKind.PIXEL, scope.runs().get(0).port()));
+    String what = scope.whole() ? controller.tag() : scope.runs().get(0).written();
     return new Together(
         "Lower %s to %d %%".formatted(what, percent),
         Stream.concat(EditsBetween.of(controller, lowered).stream(), sections.stream()).toList());
   }
 
-  private static List<Edit> sections(Plan plan, Controller controller, Run run, int percent) {
+  private static List<Edit> sections(HungRun run, int percent) {
     List<Edit> edits = new ArrayList<>();
-    for (Leg leg : run.legs()) {
-      PieceAt at = plan.existingPiece(leg.piece());
-      List<Section> sections = ((PixelString) at.piece()).sections();
+    for (HungLeg leg : run.legs()) {
+      PieceAt at = leg.at();
+      List<Section> sections = at.string().sections();
       for (int i = 0; i < sections.size(); i++) {
         Section section = sections.get(i);
         boolean own = section.brightness().isPresent() || at.prop().brightness().isPresent();
-        if (own && Brightness.percent(section, at.prop(), run, controller) > percent) {
-          edits.add(SetSections.brightness(new SetSections.At(leg.piece(), i), section, percent));
+        if (own && run.brightness(at, section) > percent) {
+          edits.add(
+              SetSections.brightness(new SetSections.At(leg.leg().piece(), i), section, percent));
         }
       }
     }

@@ -1,12 +1,11 @@
 package hamper.advise;
 
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.check.Subject;
 import hamper.display.Cable;
 import hamper.display.Controller;
 import hamper.display.Feed;
-import hamper.display.PixelString;
+import hamper.display.HungRun;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Run;
@@ -16,6 +15,7 @@ import hamper.edit.Edit;
 import hamper.edit.EditsBetween;
 import hamper.edit.PutSupply;
 import hamper.edit.Together;
+import hamper.facts.Facts;
 import hamper.load.FeedLoad;
 import hamper.load.RunPower;
 import hamper.load.RunPowers;
@@ -74,8 +74,8 @@ final class FeedAdviser implements Adviser {
   /** Edits that add feeds to a run, the one with the easiest work first. */
   private static Stream<Together> feeds(Plan plan, PortRef port, List<Way> ways) {
     Controller controller = plan.existingController(port.controller());
-    Optional<Run> run = controller.run(port.kind(), port.port());
-    if (run.isEmpty() || RunPowers.of(plan, controller, run.get()).isEmpty()) {
+    Optional<HungRun> run = plan.run(port).filter(HungRun::carriesPixels);
+    if (run.isEmpty()) {
       return Stream.empty();
     }
     List<Edit> prepare = new ArrayList<>();
@@ -88,7 +88,7 @@ final class FeedAdviser implements Adviser {
 
   private static Optional<List<Edit>> feeds(Plan plan, PortRef port, Supply supply, Way way) {
     Controller controller = plan.existingController(port.controller());
-    Run run = controller.run(port.kind(), port.port()).orElseThrow();
+    HungRun run = plan.run(port).orElseThrow();
     boolean known =
         Cable.metresBetween(plan, supply.zone(), controller.settings().zone())
             .filter(metres -> metres > 0)
@@ -101,9 +101,9 @@ final class FeedAdviser implements Adviser {
             Optional.empty(),
             Optional.empty());
     List<FeedPlanner.Place> places =
-        way.joints() ? FeedPlanner.joints(plan, run) : FeedPlanner.between(plan, run);
-    return FeedPlanner.fewest(plan, controller, run, pattern, way.goal(), places)
-        .map(changed -> edits(run, changed));
+        way.joints() ? FeedPlanner.joints(run) : FeedPlanner.between(run);
+    return FeedPlanner.fewest(plan, run, pattern, way.goal(), places)
+        .map(changed -> edits(run.run(), changed));
   }
 
   private static List<Edit> edits(Run before, Run after) {
@@ -125,14 +125,13 @@ final class FeedAdviser implements Adviser {
   }
 
   /** The supply that feeds the run already; else one for the controller, old or new. */
-  private static Supply supply(Plan plan, Controller controller, Run run, List<Edit> prepare) {
-    RunPower power = RunPowers.of(plan, controller, run).orElseThrow();
+  private static Supply supply(Plan plan, Controller controller, HungRun run, List<Edit> prepare) {
+    RunPower power = RunPowers.of(plan, run);
     Optional<Supply> own = power.ownFeed().flatMap(feed -> feed.supply());
     if (own.isPresent()) {
       return own.get();
     }
-    PixelString first = (PixelString) plan.existingPiece(run.legs().get(0).piece()).piece();
-    double volts = plan.typeOf(first).volts();
+    double volts = run.legs().get(0).at().pixels().volts();
     Supply chosen =
         power
             .feeds()

@@ -1,9 +1,8 @@
 package hamper.advise;
 
-import hamper.display.Controller;
+import hamper.display.HungRun;
 import hamper.display.Plan;
 import hamper.display.PortRef;
-import hamper.display.Run;
 import hamper.edit.Edit;
 import hamper.edit.Together;
 import java.util.ArrayList;
@@ -29,21 +28,18 @@ public record FeedPlan(Optional<Edit> edit, int runs, int feeds, List<PortRef> l
     List<Edit> edits = new ArrayList<>();
     List<PortRef> left = new ArrayList<>();
     int runs = 0;
-    for (Controller controller : plan.display().controllers()) {
-      for (Run run : controller.runs()) {
-        PortRef port = new PortRef(controller.id(), run.kind(), run.port());
-        if (!FeedPlanner.wanting(now, controller(now, port), run)) {
-          continue;
-        }
-        Optional<Together> found = FeedAdviser.best(now, port);
-        if (found.isEmpty() || edits.size() + found.get().edits().size() > Together.MOST) {
-          left.add(port);
-          continue;
-        }
-        edits.addAll(found.get().edits());
-        now = found.get().applyTo(now).plan();
-        runs++;
+    for (PortRef port : plan.pixelRuns().map(HungRun::port).toList()) {
+      if (!FeedPlanner.wanting(now, now.run(port).orElseThrow())) {
+        continue;
       }
+      Optional<Together> found = FeedAdviser.best(now, port);
+      if (found.isEmpty() || edits.size() + found.get().edits().size() > Together.MOST) {
+        left.add(port);
+        continue;
+      }
+      edits.addAll(found.get().edits());
+      now = found.get().applyTo(now).plan();
+      runs++;
     }
     int feeds = feeds(now) - feeds(plan);
     String title =
@@ -55,10 +51,6 @@ public record FeedPlan(Optional<Edit> edit, int runs, int feeds, List<PortRef> l
         runs,
         feeds,
         left);
-  }
-
-  private static Controller controller(Plan plan, PortRef port) {
-    return plan.existingController(port.controller());
   }
 
   private static int feeds(Plan plan) {

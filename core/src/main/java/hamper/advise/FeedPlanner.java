@@ -1,9 +1,9 @@
 package hamper.advise;
 
-import hamper.display.Controller;
 import hamper.display.Feed;
+import hamper.display.HungLeg;
+import hamper.display.HungRun;
 import hamper.display.Leg;
-import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.Run;
 import hamper.display.Wiring;
@@ -53,8 +53,7 @@ final class FeedPlanner {
   private static final int MOST_PLACES_BETWEEN = 16;
 
   private final Plan plan;
-  private final Controller controller;
-  private final Run run;
+  private final HungRun run;
   private final Feed pattern;
   private final Goal goal;
   private int tried;
@@ -62,12 +61,11 @@ final class FeedPlanner {
   /**
    * @param pattern how each new feed is to be, wherever it is put
    */
-  private FeedPlanner(Plan plan, Controller controller, Run run, Feed pattern, Goal goal) {
+  private FeedPlanner(Plan plan, HungRun run, Feed pattern, Goal goal) {
     this.plan = plan;
-    this.controller = controller;
     this.run = run;
     this.goal = goal;
-    double most = mostFuse(plan, run, pattern);
+    double most = mostFuse(run, pattern);
     this.pattern =
         new Feed(
             pattern.supply(),
@@ -82,72 +80,61 @@ final class FeedPlanner {
    *
    * @param places where feeds may be put
    */
-  static Optional<Run> fewest(
-      Plan plan, Controller controller, Run run, Feed pattern, Goal goal, List<Place> places) {
-    FeedPlanner planner = new FeedPlanner(plan, controller, run, pattern, goal);
+  static Optional<Run> fewest(Plan plan, HungRun run, Feed pattern, Goal goal, List<Place> places) {
+    FeedPlanner planner = new FeedPlanner(plan, run, pattern, goal);
     return planner.search(places).map(planner::withSmallFuses);
   }
 
   /** Whether the run has too little voltage somewhere, or too much current in a fuse. */
-  static boolean wanting(Plan plan, Controller controller, Run run) {
-    return RunPowers.of(plan, controller, run)
-        .filter(power -> margin(power, Goal.ALL) < 0)
-        .isPresent();
+  static boolean wanting(Plan plan, HungRun run) {
+    return run.carriesPixels() && margin(RunPowers.of(plan, run), Goal.ALL) < 0;
   }
 
   /** Where legs meet, and the far end of the run. */
-  static List<Place> joints(Plan plan, Run run) {
+  static List<Place> joints(HungRun run) {
     List<Place> places = new ArrayList<>();
-    int last = run.legs().size() - 1;
-    for (int i = 0; i <= last; i++) {
-      if (i > 0 || string(plan, run, i).wires().dataOnly()) {
-        places.add(new Place(i, 1));
+    for (HungLeg leg : run.legs()) {
+      if (leg.index() > 0 || leg.at().string().wires().dataOnly()) {
+        places.add(new Place(leg.index(), 1));
       }
     }
-    places.add(new Place(last, string(plan, run, last).places()));
+    HungLeg last = run.legs().get(run.legs().size() - 1);
+    places.add(new Place(last.index(), last.places()));
     return free(run, places);
   }
 
   /** Joints, and places along the strings at even distances. */
-  static List<Place> between(Plan plan, Run run) {
-    int total = 0;
-    for (int i = 0; i < run.legs().size(); i++) {
-      total += string(plan, run, i).places();
-    }
+  static List<Place> between(HungRun run) {
+    int total = run.legs().stream().mapToInt(HungLeg::places).sum();
     int step = Math.max(10, (total + MOST_PLACES_BETWEEN - 1) / MOST_PLACES_BETWEEN);
-    List<Place> places = new ArrayList<>(joints(plan, run));
-    for (int i = 0; i < run.legs().size(); i++) {
-      int count = string(plan, run, i).places();
-      for (int position = step; position < count; position += step) {
-        places.add(new Place(i, position));
+    List<Place> places = new ArrayList<>(joints(run));
+    for (HungLeg leg : run.legs()) {
+      for (int position = step; position < leg.places(); position += step) {
+        places.add(new Place(leg.index(), position));
       }
     }
     places.sort(Comparator.comparingInt(Place::leg).thenComparingInt(Place::position));
     return free(run, places);
   }
 
-  private static List<Place> free(Run run, List<Place> places) {
+  private static List<Place> free(HungRun run, List<Place> places) {
     return places.stream()
         .distinct()
         .filter(
             place ->
-                run.legs().get(place.leg()).feeds().stream()
+                run.legs().get(place.leg()).leg().feeds().stream()
                     .noneMatch(feed -> feed.position() == place.position()))
         .toList();
   }
 
-  private static PixelString string(Plan plan, Run run, int leg) {
-    return (PixelString) plan.existingPiece(run.legs().get(leg).piece()).piece();
-  }
-
   /** The most that lead, strings, cables and plugs of the run stand (A). */
-  private static double mostFuse(Plan plan, Run run, Feed pattern) {
+  private static double mostFuse(HungRun run, Feed pattern) {
     double most = pattern.gaugeOrUsual().mostAmps();
-    for (int i = 0; i < run.legs().size(); i++) {
-      Wiring wires = string(plan, run, i).wires();
+    for (HungLeg leg : run.legs()) {
+      Wiring wires = leg.at().string().wires();
       most = Math.min(most, wires.gaugeOrUsual().mostAmps());
       most = Math.min(most, wires.connectorAmps().orElse(most));
-      most = Math.min(most, run.legs().get(i).gaugeOrUsual().mostAmps());
+      most = Math.min(most, leg.leg().gaugeOrUsual().mostAmps());
     }
     return most;
   }
@@ -225,18 +212,18 @@ final class FeedPlanner {
   }
 
   private Run with(List<Place> places) {
-    List<Leg> legs = new ArrayList<>(run.legs());
+    List<Leg> legs = new ArrayList<>(run.run().legs());
     for (Place place : places) {
       Leg leg = legs.get(place.leg());
       List<Feed> feeds = new ArrayList<>(leg.feeds());
       feeds.add(pattern.withPosition(place.position()));
       legs.set(place.leg(), leg.withFeeds(feeds));
     }
-    return run.withLegs(legs);
+    return run.run().withLegs(legs);
   }
 
   private RunPower solved(Run changed) {
-    return RunPowers.of(plan, controller, changed).orElseThrow();
+    return RunPowers.of(plan, HungRun.of(plan, run.controller(), changed));
   }
 
   private boolean reached(List<Place> places) {
@@ -293,7 +280,7 @@ final class FeedPlanner {
         IntStream.range(0, changed.legs().size())
             .mapToObj(
                 i -> {
-                  List<Feed> before = run.legs().get(i).feeds();
+                  List<Feed> before = run.legs().get(i).leg().feeds();
                   return fused(changed.legs().get(i), before, loads);
                 })
             .toList();

@@ -1,6 +1,5 @@
 package hamper.advise;
 
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.display.Circuit;
 import hamper.display.Piece;
@@ -10,6 +9,7 @@ import hamper.display.Wall;
 import hamper.edit.Edit;
 import hamper.edit.EditsBetween;
 import hamper.edit.SetLegs;
+import hamper.facts.Facts;
 import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,10 +1,10 @@
 package hamper.advise;
 
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.check.Subject;
 import hamper.edit.Edit;
 import hamper.edit.SetLegs;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;

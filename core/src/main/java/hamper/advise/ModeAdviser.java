@@ -1,12 +1,12 @@
 package hamper.advise;
 
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.check.Subject;
 import hamper.display.Controller;
 import hamper.display.LegAt;
 import hamper.edit.Edit;
 import hamper.edit.SetMode;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;

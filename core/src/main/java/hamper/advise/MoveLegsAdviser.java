@@ -1,6 +1,5 @@
 package hamper.advise;
 
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.check.Subject;
 import hamper.display.Controller;
@@ -16,6 +15,7 @@ import hamper.edit.PatchNearest;
 import hamper.edit.PatchPieces;
 import hamper.edit.Together;
 import hamper.edit.UnpatchPieces;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;

@@ -1,6 +1,5 @@
 package hamper.advise;
 
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.check.Subject;
 import hamper.display.Fixture;
@@ -16,6 +15,7 @@ import hamper.edit.Edit;
 import hamper.edit.EditsBetween;
 import hamper.edit.SetLegs;
 import hamper.edit.SetPieces;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;

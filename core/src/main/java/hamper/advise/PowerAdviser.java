@@ -1,7 +1,6 @@
 package hamper.advise;
 
 import hamper.catalog.Gauge;
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.check.Subject;
 import hamper.display.Conductor;
@@ -22,6 +21,7 @@ import hamper.edit.SetFeed;
 import hamper.edit.SetLegs;
 import hamper.edit.SetSupplies;
 import hamper.edit.Together;
+import hamper.facts.Facts;
 import hamper.load.FeedLoad;
 import hamper.load.Island;
 import hamper.load.RunPower;
@@ -194,7 +194,7 @@ final class PowerAdviser implements Adviser {
 
   /** A fuse that the wire stands: whole amperes, or what the finding allows. */
   private static Stream<Edit> smallerFuse(Plan plan, Subject main, Finding finding) {
-    double allowed = Double.parseDouble(finding.allowed().split(" ")[0]);
+    double allowed = finding.allowed().number().orElseThrow();
     return leg(plan, main)
         .filter(leg -> !leg.feeds().isEmpty())
         .map(leg -> feeds(leg, feed -> withFuse(feed, allowed)))

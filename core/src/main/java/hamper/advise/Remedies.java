@@ -1,11 +1,11 @@
 package hamper.advise;
 
 import hamper.check.Checks;
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.check.Severity;
 import hamper.check.Subject;
 import hamper.edit.Edit;
+import hamper.facts.Facts;
 import hamper.value.RefusedException;
 import java.util.HashSet;
 import java.util.List;

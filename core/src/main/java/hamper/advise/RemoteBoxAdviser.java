@@ -1,7 +1,6 @@
 package hamper.advise;
 
 import hamper.catalog.PortKind;
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.check.Subject;
 import hamper.display.Controller;
@@ -11,6 +10,7 @@ import hamper.display.Run;
 import hamper.edit.Edit;
 import hamper.edit.PatchPieces;
 import hamper.edit.Together;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;

@@ -1,12 +1,12 @@
 package hamper.advise;
 
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.check.Subject;
 import hamper.display.Controller;
 import hamper.display.Run;
 import hamper.edit.Edit;
 import hamper.edit.EditsBetween;
+import hamper.facts.Facts;
 import hamper.resolve.ControllerBlock;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -50,10 +50,7 @@ final class UniversesAdviser implements Adviser {
     for (ControllerBlock block : facts.resolution().blocks()) {
       boolean other = !block.controller().equals(controller.id());
       if (other) {
-        next = Math.max(next, block.lastFlowingUniverse().orElse(0) + 1);
-        for (int universe : block.dmxUniverses().values()) {
-          next = Math.max(next, universe + 1);
-        }
+        next = Math.max(next, block.outermostUniverses().max().orElse(0) + 1);
       }
     }
     return withFirst(withoutHeldLines(controller), Optional.of(Math.min(next, 63_999)));

@@ -209,7 +209,10 @@ public record Difference(List<String> paths) {
     } else if (entry instanceof BankCable cable) {
       return cable.bank() + "-" + cable.box();
     } else if (entry instanceof Accepted accepted) {
-      return accepted.code() + "-" + Integer.toHexString(accepted.message().hashCode());
+      return accepted
+          .identity()
+          .orElseGet(
+              () -> accepted.code() + "-" + Integer.toHexString(accepted.message().hashCode()));
     }
     if (!(entry instanceof Record)) {
       return null; // such as the row of a panel card

@@ -2,6 +2,7 @@ package hamper.check;
 
 import hamper.display.Controller;
 import hamper.display.Subnet;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -35,11 +36,12 @@ final class AddressInDhcpCheck implements Check {
                             "%s %s has the address %s, which DHCP of %s gives out"
                                 .formatted(
                                     controller.tag(), controller.name(), address, subnet.name()),
-                            address.text(),
-                            "outside %s to %s"
-                                .formatted(
-                                    subnet.dhcpFirst().orElseThrow(),
-                                    subnet.dhcpLast().orElseThrow()),
+                            Measure.named(address.text()),
+                            Measure.words(
+                                "outside %s to %s"
+                                    .formatted(
+                                        subnet.dhcpFirst().orElseThrow(),
+                                        subnet.dhcpLast().orElseThrow())),
                             List.of(Subject.controller(controller.id())))));
       }
     }

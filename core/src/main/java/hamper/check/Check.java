@@ -1,5 +1,6 @@
 package hamper.check;
 
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -10,21 +11,12 @@ public interface Check {
   void run(Facts facts, Consumer<Finding> out);
 
   /** A finding of this check, as bad as the page says. */
-  default Finding finding(String message, String found, String allowed, List<Subject> subjects) {
+  default Finding finding(String message, Measure found, Measure allowed, List<Subject> subjects) {
     return finding(page().severity(), message, found, allowed, subjects);
   }
 
   default Finding finding(
-      Severity severity, String message, String found, String allowed, List<Subject> subjects) {
-    return new Finding(
-        page().code(),
-        page().area(),
-        severity,
-        page().title(),
-        message,
-        page().yard(),
-        found,
-        allowed,
-        subjects);
+      Severity severity, String message, Measure found, Measure allowed, List<Subject> subjects) {
+    return Finding.of(page(), severity, message, found, allowed, subjects);
   }
 }

@@ -1,11 +1,13 @@
 package hamper.check;
 
 import hamper.display.Accepted;
+import hamper.facts.Facts;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
+import java.util.Optional;
 
 /** All checks, in the order in which they are told; and running them. */
 public final class Checks {
@@ -75,15 +77,13 @@ public final class Checks {
   public record Told(List<Finding> open, List<Taken> accepted) {}
 
   public static Told told(Facts facts) {
-    Map<String, String> reasons = reasons(facts);
+    Acceptances acceptances = new Acceptances(facts.plan().display().accepted());
     List<Finding> open = new ArrayList<>();
     List<Taken> accepted = new ArrayList<>();
     for (Finding finding : all(facts)) {
-      if (taken(finding, reasons)) {
-        accepted.add(new Taken(finding, reasons.get(key(finding.code(), finding.message()))));
-      } else {
-        open.add(finding);
-      }
+      Optional<Accepted> taken = acceptances.of(finding);
+      taken.ifPresentOrElse(
+          one -> accepted.add(new Taken(finding, one.reason())), () -> open.add(finding));
     }
     return new Told(List.copyOf(open), List.copyOf(accepted));
   }
@@ -98,21 +98,6 @@ public final class Checks {
     return told(facts).accepted();
   }
 
-  /** A fault is never accepted: it will not work. */
-  private static boolean taken(Finding finding, Map<String, String> reasons) {
-    return finding.severity() != Severity.FAULT
-        && reasons.containsKey(key(finding.code(), finding.message()));
-  }
-
-  private static Map<String, String> reasons(Facts facts) {
-    return facts.plan().display().accepted().stream()
-        .collect(Collectors.toMap(one -> key(one.code(), one.message()), Accepted::reason));
-  }
-
-  private static String key(String code, String message) {
-    return code + " " + message;
-  }
-
   /** All findings, worst first, then by check. */
   public static List<Finding> all(Facts facts) {
     // checks know nothing of each other; the stream keeps their order
@@ -123,9 +108,16 @@ public final class Checks {
         .toList();
   }
 
+  /** What one check finds; of several that are the same matter each is told apart. */
   private static List<Finding> found(Check check, Facts facts) {
     List<Finding> findings = new ArrayList<>();
-    check.run(facts, findings::add);
+    Map<String, Integer> known = new HashMap<>();
+    check.run(
+        facts,
+        finding -> {
+          int nth = known.merge(finding.identity(), 1, Integer::sum);
+          findings.add(nth == 1 ? finding : finding.nth(nth));
+        });
     return findings;
   }
 }

@@ -5,6 +5,7 @@ import hamper.display.Piece;
 import hamper.display.PixelString;
 import hamper.display.Prop;
 import hamper.display.Section;
+import hamper.facts.Facts;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -61,8 +62,8 @@ final class ColourOrdersCheck implements Check {
   private Finding told(Facts facts, Prop prop, PixelString string, List<String> orders) {
     return finding(
         "%s has sections in %s".formatted(prop.titleOf(string), String.join(" and ", orders)),
-        orders.size() + " colour orders",
-        "1 colour order",
+        Measure.count(orders.size(), "colour orders"),
+        Measure.count(1, "colour order"),
         List.of(
             facts
                 .plan()

@@ -1,10 +1,13 @@
 package hamper.check;
 
 import hamper.display.Conductor;
+import hamper.display.HungLeg;
+import hamper.display.HungRun;
 import hamper.display.Leg;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Run;
+import hamper.facts.Facts;
 import hamper.load.FeedLoad;
 import hamper.load.RunPower;
 import java.util.ArrayList;
@@ -32,8 +35,8 @@ final class CommonNegativeCheck implements Check {
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
     for (RunPower power : facts.power()) {
-      if (cut(power.run())) {
-        check(facts.plan(), power, power.run(), out);
+      if (cut(power.run().run())) {
+        check(facts.plan(), power, out);
       }
     }
   }
@@ -55,8 +58,8 @@ final class CommonNegativeCheck implements Check {
    */
   private record Part(String first, Set<String> supplies) {}
 
-  private void check(Plan plan, RunPower power, Run run, Consumer<Finding> out) {
-    List<Part> parts = parts(run);
+  private void check(Plan plan, RunPower power, Consumer<Finding> out) {
+    List<Part> parts = parts(power.run());
     Set<String> reached = new HashSet<>(parts.get(0).supplies());
     power
         .feeds()
@@ -79,12 +82,11 @@ final class CommonNegativeCheck implements Check {
   }
 
   /** Another box is another socket, whose negative comes with its cable. */
-  private static List<Part> parts(Run run) {
+  private static List<Part> parts(HungRun run) {
     List<Part> parts = new ArrayList<>();
-    int box = 0;
-    for (Leg leg : run.legs()) {
-      boolean socket = leg.box().orElse(1) != box;
-      box = leg.box().orElse(1);
+    for (HungLeg hung : run.legs()) {
+      boolean socket = hung.socket();
+      Leg leg = hung.leg();
       if (parts.isEmpty() || !socket && leg.cut().contains(Conductor.NEGATIVE)) {
         parts.add(new Part(leg.piece(), new HashSet<>()));
       }
@@ -98,8 +100,8 @@ final class CommonNegativeCheck implements Check {
     return finding(
         "From %s on, %s has no negative in common with its controller"
             .formatted(plan.existingPiece(part.first()).title(), plan.written(port)),
-        "negative cut",
-        "negative through the joint, or one supply on both sides",
+        Measure.words("negative cut"),
+        Measure.words("negative through the joint, or one supply on both sides"),
         List.of(Subject.leg(port, part.first())));
   }
 }

@@ -1,12 +1,9 @@
 package hamper.check;
 
-import hamper.catalog.PortKind;
 import hamper.display.Conductor;
-import hamper.display.Controller;
-import hamper.display.Leg;
-import hamper.display.Plan;
-import hamper.display.PortRef;
-import hamper.display.Run;
+import hamper.display.HungLeg;
+import hamper.display.HungRun;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -28,25 +25,21 @@ final class DataCutCheck implements Check {
 
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
-    for (Controller controller : facts.plan().display().controllers()) {
-      for (Run run : controller.runs()) {
-        for (int i = 1; run.kind() == PortKind.PIXEL && i < run.legs().size(); i++) {
-          Leg leg = run.legs().get(i);
-          if (leg.cut().contains(Conductor.DATA)) {
-            out.accept(
-                told(facts.plan(), new PortRef(controller.id(), run.kind(), run.port()), leg));
-          }
-        }
-      }
-    }
+    facts
+        .plan()
+        .pixelRuns()
+        .forEach(
+            run ->
+                run.legs().stream()
+                    .filter(leg -> leg.index() > 0 && leg.leg().cut().contains(Conductor.DATA))
+                    .forEach(leg -> out.accept(told(run, leg))));
   }
 
-  private Finding told(Plan plan, PortRef port, Leg leg) {
+  private Finding told(HungRun run, HungLeg leg) {
     return finding(
-        "Data is cut before %s on %s"
-            .formatted(plan.existingPiece(leg.piece()).title(), plan.written(port)),
-        "data cut",
-        "data passing the joint",
-        List.of(Subject.leg(port, leg.piece())));
+        "Data is cut before %s on %s".formatted(leg.at().title(), run.written()),
+        Measure.words("data cut"),
+        Measure.words("data passing the joint"),
+        List.of(Subject.leg(run.port(), leg.leg().piece())));
   }
 }

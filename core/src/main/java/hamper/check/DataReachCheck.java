@@ -2,14 +2,12 @@ package hamper.check;
 
 import hamper.catalog.PortKind;
 import hamper.display.Cable;
-import hamper.display.Controller;
-import hamper.display.Leg;
+import hamper.display.HungLeg;
+import hamper.display.HungRun;
 import hamper.display.PieceAt;
 import hamper.display.Plan;
-import hamper.display.PortRef;
-import hamper.display.Run;
+import hamper.facts.Facts;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
 
 /** A long way for the data without anything that freshens it up. */
@@ -33,53 +31,39 @@ final class DataReachCheck implements Check {
 
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
-    for (Controller controller : facts.plan().display().controllers()) {
-      // a remote box stands where the run begins
-      boolean boxes = facts.plan().hasBoxes(controller, PortKind.PIXEL);
-      for (Run run : controller.runs()) {
-        if (run.kind() == PortKind.PIXEL && !boxes) {
-          List<PieceAt> hung = facts.plan().piecesOf(run);
-          for (int i = 0; i < hung.size(); i++) {
-            check(facts.plan(), controller, run, hung, i, out);
-          }
-        }
-      }
-    }
+    facts
+        .plan()
+        .pixelRuns()
+        // a remote box stands where the run begins
+        .filter(run -> !facts.plan().hasBoxes(run.controller(), PortKind.PIXEL))
+        .forEach(run -> run.legs().forEach(leg -> check(facts.plan(), run, leg, out)));
   }
 
-  private void check(
-      Plan plan,
-      Controller controller,
-      Run run,
-      List<PieceAt> hung,
-      int index,
-      Consumer<Finding> out) {
-    Leg leg = run.legs().get(index);
-    if (leg.nullPixels() > 0) {
+  private void check(Plan plan, HungRun run, HungLeg leg, Consumer<Finding> out) {
+    if (leg.leg().nullPixels() > 0) {
       return;
     }
-    Cable cable = Cable.before(plan, controller, leg, hung, index, false);
-    PieceAt at = hung.get(index);
+    Cable cable = run.cableTo(leg, plan);
+    PieceAt at = leg.at();
     double metres = cable.metres() + at.string().leadMetres();
     if (metres > RISK_METRES) {
       boolean estimated = cable.origin() == Cable.Origin.ESTIMATED;
       Severity severity =
           estimated ? Severity.HINT : metres > FAULT_METRES ? Severity.FAULT : Severity.RISK;
-      PortRef port = new PortRef(controller.id(), run.kind(), run.port());
-      String told = String.format(Locale.ROOT, "%.1f m", metres);
+      Measure told = Measure.of(metres, 1, "m");
       out.accept(
           finding(
               severity,
               "%s to %s on %s: %s%s without a pixel"
                   .formatted(
-                      index == 0 ? "From the socket" : "From the piece before",
+                      leg.index() == 0 ? "From the socket" : "From the piece before",
                       at.title(),
-                      plan.written(port),
+                      run.written(),
                       told,
                       estimated ? " (estimated)" : ""),
               told,
-              metres > FAULT_METRES ? "15 m" : "5 m",
-              List.of(Subject.leg(port, leg.piece()))));
+              Measure.rated(metres > FAULT_METRES ? FAULT_METRES : RISK_METRES, "m"),
+              List.of(Subject.leg(run.port(), leg.leg().piece()))));
     }
   }
 }

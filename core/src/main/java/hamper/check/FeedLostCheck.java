@@ -1,6 +1,7 @@
 package hamper.check;
 
 import hamper.display.Plan;
+import hamper.facts.Facts;
 import hamper.load.Island;
 import hamper.load.RunPower;
 import hamper.load.Volts;
@@ -50,8 +51,8 @@ final class FeedLostCheck implements Check {
                 FeedWords.place(plan, run.port(), loss.low().position()),
                 FeedWords.gets(loss.low().volts()),
                 Volts.needed(loss.leastVolts())),
-        Volts.told(loss.low().volts()),
-        Volts.needed(loss.leastVolts()),
+        FeedWords.volts(loss.low().volts()),
+        FeedWords.needed(loss.leastVolts()),
         FeedWords.subjects(lost));
   }
 }

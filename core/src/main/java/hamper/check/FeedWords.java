@@ -40,20 +40,19 @@ final class FeedWords {
             .orElseGet(() -> Subject.port(feed.port())));
   }
 
-  static String amps(double amps) {
-    return String.format(Locale.ROOT, "%.1f A", amps);
+  /** A voltage somewhere, as it is known. */
+  static Measure volts(double volts) {
+    return Measure.told(Volts.known(volts), "V", Volts.told(volts));
+  }
+
+  /** The least that has to be there. */
+  static Measure needed(double volts) {
+    return Measure.told(volts, "V", Volts.needed(volts));
   }
 
   /** What a pixel gets: "gets 4.29 V", or "is dark". */
   static String gets(double volts) {
     return Volts.isDark(volts) ? "is dark" : "gets " + Volts.told(volts);
-  }
-
-  /** A rating, without a useless decimal. */
-  static String rated(double value, String unit) {
-    return value == Math.rint(value)
-        ? "%d %s".formatted((long) value, unit)
-        : String.format(Locale.ROOT, "%.1f %s", value, unit);
   }
 
   /**

@@ -1,12 +1,10 @@
 package hamper.check;
 
 import hamper.catalog.PortKind;
-import hamper.display.Controller;
+import hamper.display.HungRun;
 import hamper.display.PieceAt;
-import hamper.display.Plan;
-import hamper.display.PortRef;
-import hamper.display.Run;
 import hamper.display.SlotPiece;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -30,28 +28,24 @@ final class FixturePastEndCheck implements Check {
 
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
-    Plan plan = facts.plan();
-    for (Controller controller : plan.display().controllers()) {
-      for (Run run : controller.runs()) {
-        if (run.kind() == PortKind.DMX) {
-          PortRef port = new PortRef(controller.id(), run.kind(), run.port());
-          plan.piecesOf(run).forEach(at -> check(plan, port, at, out));
-        }
-      }
-    }
+    facts
+        .plan()
+        .runs()
+        .filter(run -> run.run().kind() == PortKind.DMX)
+        .forEach(run -> run.legs().forEach(leg -> check(run, leg.at(), out)));
   }
 
-  private void check(Plan plan, PortRef port, PieceAt at, Consumer<Finding> out) {
+  private void check(HungRun run, PieceAt at, Consumer<Finding> out) {
     if (at.piece() instanceof SlotPiece fixture) {
       int last = fixture.slot() + fixture.channels() - 1;
       if (last > LAST_SLOT) {
         out.accept(
             finding(
                 "%s on %s uses slots %d to %d"
-                    .formatted(at.title(), plan.written(port), fixture.slot(), last),
-                "slot " + last,
-                "slot " + LAST_SLOT,
-                List.of(Subject.leg(port, fixture.id()))));
+                    .formatted(at.title(), run.written(), fixture.slot(), last),
+                Measure.numbered("slot", last),
+                Measure.numbered("slot", LAST_SLOT),
+                List.of(Subject.leg(run.port(), fixture.id()))));
       }
     }
   }

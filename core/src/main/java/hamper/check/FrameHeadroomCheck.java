@@ -1,5 +1,6 @@
 package hamper.check;
 
+import hamper.facts.Facts;
 import hamper.load.PortLoad;
 import java.util.List;
 import java.util.function.Consumer;
@@ -38,8 +39,8 @@ final class FrameHeadroomCheck implements Check {
                 load.frameMicros() / 1000,
                 1000.0 / facts.plan().display().settings().framesPerSecond(),
                 percent),
-        percent + " %",
-        "90 %",
+        Measure.count(percent, "%"),
+        Measure.count(90, "%"),
         List.of(Subject.port(load.port())));
   }
 }

@@ -1,6 +1,7 @@
 package hamper.check;
 
 import hamper.display.Plan;
+import hamper.facts.Facts;
 import hamper.load.FeedLoad;
 import hamper.load.Island;
 import hamper.load.RunPower;
@@ -47,11 +48,11 @@ final class FuseLoadCheck implements Check {
             "%s carries %s at %s; its fuse is %s"
                 .formatted(
                     FeedWords.capital(FeedWords.of(plan, feed)),
-                    FeedWords.amps(amps),
+                    Measure.amps(amps),
                     planned ? "planned brightness" : "100 %",
-                    FeedWords.rated(fuse, "A")),
-            FeedWords.amps(amps),
-            FeedWords.rated(allowed, "A"),
+                    Measure.rated(fuse, "A")),
+            Measure.amps(amps),
+            Measure.rated(allowed, "A"),
             FeedWords.subjects(feed)));
   }
 }

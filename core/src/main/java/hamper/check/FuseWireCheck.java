@@ -1,13 +1,15 @@
 package hamper.check;
 
 import hamper.catalog.Gauge;
+import hamper.display.HungLeg;
+import hamper.display.HungRun;
 import hamper.display.Leg;
 import hamper.display.PieceAt;
 import hamper.display.PixelString;
 import hamper.display.Plan;
-import hamper.display.Run;
 import hamper.display.Supply;
 import hamper.display.Wiring;
+import hamper.facts.Facts;
 import hamper.load.FeedLoad;
 import hamper.load.Island;
 import hamper.load.RunPower;
@@ -38,11 +40,11 @@ final class FuseWireCheck implements Check {
     Plan plan = facts.plan();
     for (RunPower power : facts.power()) {
       for (Island island : power.islands()) {
-        double least = least(plan, power.run(), island);
+        double least = least(power.run(), island);
         for (FeedLoad feed : island.feeds()) {
           double stands = Math.min(least, feed.gauge().mostAmps());
           if (fuse(feed).filter(amps -> amps > stands + ROUNDING).isPresent()) {
-            out.accept(told(plan, feed, weakest(plan, power.run(), island)));
+            out.accept(told(plan, feed, weakest(power.run(), island)));
           }
         }
       }
@@ -66,24 +68,19 @@ final class FuseWireCheck implements Check {
     void of(PieceAt at, Leg leg, boolean joined);
   }
 
-  private static void along(Plan plan, Run run, Island island, Link link) {
-    int before = 0;
-    List<PieceAt> hung = plan.piecesOf(run);
-    for (int i = 0; i < hung.size(); i++) {
-      Leg leg = run.legs().get(i);
-      int from = before + 1;
-      before += leg.nullPixels() + hung.get(i).string().places();
-      if (from >= island.from() && before <= island.to()) {
-        link.of(hung.get(i), leg, from > island.from());
+  private static void along(HungRun run, Island island, Link link) {
+    for (HungLeg leg : run.legs()) {
+      int from = leg.before() + 1;
+      if (from >= island.from() && leg.end() <= island.to()) {
+        link.of(leg.at(), leg.leg(), from > island.from());
       }
     }
   }
 
   /** What the strings, plugs and cables of a part stand (A), without saying which of them. */
-  private static double least(Plan plan, Run run, Island island) {
+  private static double least(HungRun run, Island island) {
     double[] least = {Double.MAX_VALUE};
     along(
-        plan,
         run,
         island,
         (at, leg, joined) -> {
@@ -116,10 +113,9 @@ final class FuseWireCheck implements Check {
     }
   }
 
-  private static Optional<Weakest> weakest(Plan plan, Run run, Island island) {
+  private static Optional<Weakest> weakest(HungRun run, Island island) {
     List<Weakest> all = new ArrayList<>();
     along(
-        plan,
         run,
         island,
         (at, leg, joined) -> {
@@ -154,7 +150,7 @@ final class FuseWireCheck implements Check {
     Weakest lead = new Weakest(feed.gauge().mostAmps(), () -> "its lead, " + feed.gauge());
     Weakest weakest = joined.map(lead::or).orElse(lead);
     boolean fused = feed.fuseAmps().isPresent();
-    String let = FeedWords.rated(fuse(feed).orElseThrow(), "A");
+    Measure let = Measure.rated(fuse(feed).orElseThrow(), "A");
     return finding(
         fused
             ? "%s has a fuse of %s; %s stands %s"
@@ -162,16 +158,16 @@ final class FuseWireCheck implements Check {
                     FeedWords.capital(FeedWords.of(plan, feed)),
                     let,
                     weakest.what().get(),
-                    FeedWords.rated(weakest.amps(), "A"))
+                    Measure.rated(weakest.amps(), "A"))
             : "%s has no fuse, and %s gives up to %s; %s stands %s"
                 .formatted(
                     FeedWords.capital(FeedWords.of(plan, feed)),
                     feed.supply().orElseThrow().name(),
                     let,
                     weakest.what().get(),
-                    FeedWords.rated(weakest.amps(), "A")),
+                    Measure.rated(weakest.amps(), "A")),
         let,
-        FeedWords.rated(weakest.amps(), "A"),
+        Measure.rated(weakest.amps(), "A"),
         FeedWords.subjects(feed));
   }
 }

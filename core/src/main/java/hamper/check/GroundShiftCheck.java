@@ -1,9 +1,9 @@
 package hamper.check;
 
+import hamper.facts.Facts;
 import hamper.load.FeedLoad;
 import hamper.load.Island;
 import hamper.load.RunPower;
-import java.util.Locale;
 import java.util.function.Consumer;
 
 /** A negative that is lifted so far that data is no longer read. */
@@ -38,17 +38,17 @@ final class GroundShiftCheck implements Check {
   }
 
   private Finding told(Facts facts, FeedLoad feed) {
-    String shift = String.format(Locale.ROOT, "%.2f V", feed.groundShiftVolts());
+    Measure shift = Measure.of(feed.groundShiftVolts(), 2, "V");
     return finding(
         "%s lifts negative by %s: %s through %s of %s"
             .formatted(
                 FeedWords.capital(FeedWords.of(facts.plan(), feed)),
                 shift,
-                FeedWords.amps(feed.amps()),
-                FeedWords.rated(feed.lead().metres(), "m"),
+                Measure.amps(feed.amps()),
+                Measure.rated(feed.lead().metres(), "m"),
                 feed.gauge()),
         shift,
-        "0.5 V",
+        Measure.rated(MOST_VOLTS, "V"),
         FeedWords.subjects(feed));
   }
 }

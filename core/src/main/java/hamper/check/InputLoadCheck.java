@@ -1,5 +1,6 @@
 package hamper.check;
 
+import hamper.facts.Facts;
 import hamper.load.SiteLoads.InputLoad;
 import java.util.List;
 import java.util.function.Consumer;

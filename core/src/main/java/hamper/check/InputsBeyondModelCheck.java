@@ -3,6 +3,7 @@ package hamper.check;
 import hamper.catalog.ProtocolSupport;
 import hamper.display.Controller;
 import hamper.display.InputRange;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -46,8 +47,8 @@ final class InputsBeyondModelCheck implements Check {
     return finding(
         "%s needs %d universes; its model takes %d on %s"
             .formatted(controller.tag(), needed, most, controller.protocol().title()),
-        needed + " universes",
-        most + " universes",
+        Measure.count(needed, "universes"),
+        Measure.count(most, "universes"),
         List.of(Subject.controller(controller.id())));
   }
 }

@@ -4,6 +4,7 @@ import hamper.address.UniverseChannel;
 import hamper.display.Controller;
 import hamper.display.InputRange;
 import hamper.display.Plan;
+import hamper.facts.Facts;
 import hamper.resolve.ControllerBlock;
 import hamper.resolve.Placement;
 import java.util.ArrayList;
@@ -68,10 +69,11 @@ final class InputsShortCheck implements Check {
           finding(
               "%s is told to listen to %s, which misses %d channels of %s"
                   .formatted(controller.tag(), told(controller), missing, String.join(", ", dark)),
-              "%d channels missing".formatted(missing),
-              "universes %d to %d"
-                  .formatted(
-                      block.firstUniverse().orElse(0), block.lastFlowingUniverse().orElse(0)),
+              Measure.count(missing, "channels missing"),
+              Measure.words(
+                  "universes %d to %d"
+                      .formatted(
+                          block.firstUniverse().orElse(0), block.lastFlowingUniverse().orElse(0))),
               subjects));
     }
   }

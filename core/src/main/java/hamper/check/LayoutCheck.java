@@ -1,6 +1,7 @@
 package hamper.check;
 
 import hamper.display.LegAt;
+import hamper.facts.Facts;
 import hamper.resolve.LayoutProblem;
 import java.util.List;
 import java.util.Optional;
@@ -30,8 +31,8 @@ final class LayoutCheck implements Check {
       out.accept(
           finding(
               "%s, section %d: %s".formatted(title, problem.section() + 1, why(problem.kind())),
-              problem.kind().name(),
-              remedy(problem.kind()),
+              Measure.named(problem.kind().name()),
+              Measure.words(remedy(problem.kind())),
               List.of(
                   at.map(leg -> Subject.leg(leg.port(), problem.piece()))
                       .orElseGet(() -> Subject.piece(problem.piece())))));

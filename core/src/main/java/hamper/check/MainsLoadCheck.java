@@ -1,5 +1,6 @@
 package hamper.check;
 
+import hamper.facts.Facts;
 import hamper.load.SiteLoads.MainsLoad;
 import java.util.List;
 import java.util.function.Consumer;
@@ -34,8 +35,8 @@ final class MainsLoadCheck implements Check {
                                   load.mains().name(),
                                   rating.found(),
                                   rating.rated(),
-                                  FeedWords.rated(load.mains().amps(), "A"),
-                                  FeedWords.rated(load.mains().volts(), "V")),
+                                  Measure.rated(load.mains().amps(), "A"),
+                                  Measure.rated(load.mains().volts(), "V")),
                           rating.found(),
                           rating.allowed(),
                           List.of(Subject.mains(load.mains().id())))));

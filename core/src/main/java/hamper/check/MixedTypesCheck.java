@@ -1,12 +1,10 @@
 package hamper.check;
 
 import hamper.catalog.PixelType;
-import hamper.catalog.PortKind;
-import hamper.display.Controller;
+import hamper.display.HungLeg;
+import hamper.display.HungRun;
 import hamper.display.PieceAt;
-import hamper.display.Plan;
-import hamper.display.PortRef;
-import hamper.display.Run;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -28,29 +26,22 @@ final class MixedTypesCheck implements Check {
 
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
-    for (Controller controller : facts.plan().display().controllers()) {
-      for (Run run : controller.runs()) {
-        if (run.kind() == PortKind.PIXEL && run.legs().size() > 1) {
-          check(facts.plan(), controller, run, out);
-        }
-      }
-    }
+    facts.plan().pixelRuns().forEach(run -> check(run, out));
   }
 
-  private void check(Plan plan, Controller controller, Run run, Consumer<Finding> out) {
-    List<PieceAt> hung = plan.piecesOf(run);
-    PixelType first = hung.get(0).pixels();
-    for (PieceAt at : hung) {
+  private void check(HungRun run, Consumer<Finding> out) {
+    PixelType first = run.legs().get(0).at().pixels();
+    for (HungLeg leg : run.legs()) {
+      PieceAt at = leg.at();
       PixelType type = at.pixels();
       if (type != first && !understand(first, type)) {
-        PortRef port = new PortRef(controller.id(), run.kind(), run.port());
         out.accept(
             finding(
                 "%s on %s is %s, and the run begins with %s"
-                    .formatted(at.title(), plan.written(port), told(type), told(first)),
-                told(type),
-                told(first),
-                List.of(Subject.leg(port, at.piece().id()))));
+                    .formatted(at.title(), run.written(), told(type), told(first)),
+                Measure.named(told(type)),
+                Measure.named(told(first)),
+                List.of(Subject.leg(run.port(), at.piece().id()))));
         return;
       }
     }

@@ -2,6 +2,7 @@ package hamper.check;
 
 import hamper.address.Transport;
 import hamper.display.Controller;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -32,8 +33,8 @@ final class NoAddressCheck implements Check {
             finding(
                 "%s %s gets its levels by unicast and has no address"
                     .formatted(controller.tag(), controller.name()),
-                "no address",
-                "an IPv4 address",
+                Measure.words("no address"),
+                Measure.words("an IPv4 address"),
                 List.of(Subject.controller(controller.id()))));
       }
     }

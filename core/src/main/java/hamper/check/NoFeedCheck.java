@@ -1,6 +1,7 @@
 package hamper.check;
 
 import hamper.display.Plan;
+import hamper.facts.Facts;
 import hamper.load.Island;
 import hamper.load.RunPower;
 import java.util.List;
@@ -39,8 +40,8 @@ final class NoFeedCheck implements Check {
         "Nothing feeds %d pixels from %s on, on %s: positive does not pass its plug"
             .formatted(
                 places, plan.existingPiece(island.piece()).title(), plan.written(run.port())),
-        "0 feeds",
-        "1 feed or more",
+        Measure.count(0, "feeds"),
+        Measure.told(1, "feed", "1 feed or more"),
         List.of(Subject.leg(run.port(), island.piece())));
   }
 }

@@ -2,6 +2,7 @@ package hamper.check;
 
 import hamper.address.Protocol;
 import hamper.display.Controller;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -33,8 +34,8 @@ final class NoSourceCheck implements Check {
         out.accept(
             finding(
                 "%s %s names no source".formatted(controller.tag(), controller.name()),
-                "no source",
-                "a host of the display",
+                Measure.words("no source"),
+                Measure.words("a host of the display"),
                 List.of(Subject.controller(controller.id()))));
       }
     }

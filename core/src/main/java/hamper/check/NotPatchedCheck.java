@@ -2,6 +2,7 @@ package hamper.check;
 
 import hamper.display.Piece;
 import hamper.display.Prop;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -48,8 +49,8 @@ final class NotPatchedCheck implements Check {
                     String.join(", ", loose.stream().map(Piece::name).toList()));
     return finding(
         message,
-        loose.size() + " not patched",
-        "0 not patched",
+        Measure.count(loose.size(), "not patched"),
+        Measure.count(0, "not patched"),
         loose.stream().map(piece -> Subject.piece(piece.id())).toList());
   }
 }

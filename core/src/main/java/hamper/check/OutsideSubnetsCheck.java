@@ -3,6 +3,7 @@ package hamper.check;
 import hamper.address.IpAddress;
 import hamper.display.Controller;
 import hamper.display.Subnet;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
@@ -47,10 +48,12 @@ final class OutsideSubnetsCheck implements Check {
           finding(
               "%s %s has the address %s, %s"
                   .formatted(controller.tag(), controller.name(), address, why),
-              address.text(),
-              subnets.stream()
-                  .map(subnet -> "%s to %s".formatted(subnet.firstDevice(), subnet.lastDevice()))
-                  .collect(Collectors.joining(", ")),
+              Measure.named(address.text()),
+              Measure.words(
+                  subnets.stream()
+                      .map(
+                          subnet -> "%s to %s".formatted(subnet.firstDevice(), subnet.lastDevice()))
+                      .collect(Collectors.joining(", "))),
               List.of(Subject.controller(controller.id()))));
     }
   }

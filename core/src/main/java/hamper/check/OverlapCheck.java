@@ -2,6 +2,7 @@ package hamper.check;
 
 import hamper.display.Controller;
 import hamper.display.Plan;
+import hamper.facts.Facts;
 import hamper.resolve.Overlap;
 import hamper.resolve.Placement;
 import java.util.List;
@@ -33,12 +34,13 @@ final class OverlapCheck implements Check {
         overlap.first().isPresent()
             ? "%s to %s".formatted(overlap.first().get(), overlap.last().get())
             : "byte %d to %d".formatted(overlap.firstOffset().get(), overlap.lastOffset().get());
-    String channels = overlap.channels() + (overlap.channels() == 1 ? " channel" : " channels");
+    Measure channels =
+        Measure.count(overlap.channels(), overlap.channels() == 1 ? "channel" : "channels");
     return finding(
         "%s and %s share %s, %s"
             .formatted(name(plan, overlap.a()), name(plan, overlap.b()), channels, range),
         channels,
-        "0 channels",
+        Measure.count(0, "channels"),
         List.of(subject(overlap.a()), subject(overlap.b())));
   }
 

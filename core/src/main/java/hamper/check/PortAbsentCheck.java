@@ -3,6 +3,7 @@ package hamper.check;
 import hamper.display.Controller;
 import hamper.display.PortRef;
 import hamper.display.Run;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -38,8 +39,8 @@ final class PortAbsentCheck implements Check {
                           run.legs().size() == 1 ? "leg" : "legs",
                           controller.tag(),
                           ports),
-                  "port " + run.port(),
-                  "ports 1 to " + ports,
+                  Measure.numbered("port", run.port()),
+                  Measure.words("ports 1 to " + ports),
                   List.of(Subject.port(port))));
         }
       }

@@ -1,6 +1,7 @@
 package hamper.check;
 
 import hamper.display.PortLimit;
+import hamper.facts.Facts;
 import hamper.load.PortLoad;
 import java.util.List;
 import java.util.Locale;
@@ -48,8 +49,8 @@ final class PortLimitCheck implements Check {
                 load.nullPixels() > 0 ? " (%d null)".formatted(load.nullPixels()) : "",
                 load.over(),
                 why),
-        load.places() + " pixels",
-        load.limit() + " pixels",
+        Measure.count(load.places(), "pixels"),
+        Measure.count(load.limit(), "pixels"),
         List.of(Subject.port(load.port())));
   }
 }

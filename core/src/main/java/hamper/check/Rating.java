@@ -1,11 +1,10 @@
 package hamper.check;
 
 import hamper.load.SiteLoads;
-import java.util.Locale;
 import java.util.Optional;
 
 /** A load above its rating, or above the share of it that is planned on. */
-record Rating(Severity severity, String found, String allowed, String rated) {
+record Rating(Severity severity, Measure found, Measure allowed, Measure rated) {
   static Optional<Rating> of(double load, double rating, String unit) {
     double planned = rating * SiteLoads.PLANNED_SHARE;
     if (load <= planned) {
@@ -15,8 +14,8 @@ record Rating(Severity severity, String found, String allowed, String rated) {
     return Optional.of(
         new Rating(
             fault ? Severity.FAULT : Severity.RISK,
-            String.format(Locale.ROOT, unit.equals("W") ? "%.0f %s" : "%.1f %s", load, unit),
-            FeedWords.rated(fault ? rating : planned, unit),
-            FeedWords.rated(rating, unit)));
+            Measure.of(load, unit.equals("W") ? 0 : 1, unit),
+            Measure.rated(fault ? rating : planned, unit),
+            Measure.rated(rating, unit)));
   }
 }

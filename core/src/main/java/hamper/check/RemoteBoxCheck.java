@@ -4,9 +4,9 @@ import hamper.catalog.Banks;
 import hamper.catalog.PortGroup;
 import hamper.display.BankCable;
 import hamper.display.Controller;
-import hamper.display.Leg;
-import hamper.display.PortRef;
-import hamper.display.Run;
+import hamper.display.HungLeg;
+import hamper.display.HungRun;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -42,21 +42,16 @@ final class RemoteBoxCheck implements Check {
 
   private void boxes(
       Facts facts, Controller controller, PortGroup group, Banks banks, Consumer<Finding> out) {
-    for (Run run : controller.runs()) {
-      PortRef port = new PortRef(controller.id(), run.kind(), run.port());
-      for (Leg leg : run.legs()) {
-        if (run.kind() == group.kind() && leg.box().orElse(1) > banks.mostBoxes()) {
+    for (HungRun run : facts.plan().runsOf(controller)) {
+      for (HungLeg leg : run.legs()) {
+        if (run.run().kind() == group.kind() && leg.box() > banks.mostBoxes()) {
           out.accept(
               finding(
                   "%s hangs on box %d of %s; a chain has %d boxes at most"
-                      .formatted(
-                          facts.plan().existingPiece(leg.piece()).title(),
-                          leg.box().orElse(1),
-                          facts.plan().written(port),
-                          banks.mostBoxes()),
-                  "box " + leg.box().orElse(1),
-                  "boxes 1 to " + banks.mostBoxes(),
-                  List.of(Subject.leg(port, leg.piece()))));
+                      .formatted(leg.at().title(), leg.box(), run.written(), banks.mostBoxes()),
+                  Measure.numbered("box", leg.box()),
+                  Measure.words("boxes 1 to " + banks.mostBoxes()),
+                  List.of(Subject.leg(run.port(), leg.leg().piece()))));
         }
       }
     }
@@ -78,8 +73,8 @@ final class RemoteBoxCheck implements Check {
                     finding(
                         "Bank %d of %s has %.1f m of cable; %.1f m is the most"
                             .formatted(bank, controller.tag(), metres, banks.cableMetres()),
-                        "%.1f m".formatted(metres),
-                        "%.1f m".formatted(banks.cableMetres()),
+                        Measure.of(metres, 1, "m"),
+                        Measure.of(banks.cableMetres(), 1, "m"),
                         List.of(Subject.controller(controller.id()))));
               }
             });

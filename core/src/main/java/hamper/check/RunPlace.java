@@ -1,7 +1,6 @@
 package hamper.check;
 
-import hamper.display.Leg;
-import hamper.display.PixelString;
+import hamper.display.HungLeg;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 
@@ -15,19 +14,7 @@ record RunPlace(String piece, int pixel) {
    * @param position in the run, null pixels and gaps counted, from 1
    */
   static RunPlace of(Plan plan, PortRef port, int position) {
-    int before = 0;
-    for (Leg leg :
-        plan.existingController(port.controller())
-            .run(port.kind(), port.port())
-            .orElseThrow()
-            .legs()) {
-      PixelString string = (PixelString) plan.existingPiece(leg.piece()).piece();
-      int start = before + leg.nullPixels();
-      if (position <= start + string.places()) {
-        return new RunPlace(leg.piece(), position - start);
-      }
-      before = start + string.places();
-    }
-    throw new IllegalArgumentException("position %d of %d".formatted(position, before));
+    HungLeg leg = plan.run(port).orElseThrow().at(position);
+    return new RunPlace(leg.leg().piece(), position - leg.start());
   }
 }

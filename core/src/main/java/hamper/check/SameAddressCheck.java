@@ -1,6 +1,7 @@
 package hamper.check;
 
 import hamper.address.IpAddress;
+import hamper.facts.Facts;
 import hamper.network.AddressLine;
 import hamper.network.Occupant;
 import java.util.ArrayList;
@@ -44,8 +45,8 @@ final class SameAddressCheck implements Check {
         "%s have the address %s"
             .formatted(
                 here.stream().map(Occupant::title).collect(Collectors.joining(" and ")), address),
-        here.size() + " devices",
-        "1 device",
+        Measure.count(here.size(), "devices"),
+        Measure.count(1, "device"),
         here.stream().map(one -> Subject.controller(one.controller())).toList());
   }
 }

@@ -4,6 +4,7 @@ import hamper.display.LegAt;
 import hamper.display.PixelString;
 import hamper.display.PortRef;
 import hamper.display.Prop;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
@@ -41,8 +42,8 @@ final class ScatteredPropCheck implements Check {
         out.accept(
             finding(
                 "%s hangs on %s".formatted(prop.name(), String.join(", ", written)),
-                String.join(", ", written),
-                "ports one after another",
+                Measure.named(String.join(", ", written)),
+                Measure.words("ports one after another"),
                 List.of(Subject.leg(ports.get(0), prop.pieces().get(0).id()))));
       }
     }

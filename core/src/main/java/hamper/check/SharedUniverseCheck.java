@@ -1,16 +1,15 @@
 package hamper.check;
 
 import hamper.display.Controller;
+import hamper.facts.Facts;
 import hamper.resolve.ControllerBlock;
 import hamper.resolve.PacketDomain;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
-import java.util.stream.IntStream;
 
 /** A universe that reaches two controllers, though no channel is shared. */
 final class SharedUniverseCheck implements Check {
@@ -48,7 +47,9 @@ final class SharedUniverseCheck implements Check {
       }
       Map<Integer, Integer> owners =
           reach.computeIfAbsent(PacketDomain.of(controller), domain -> new HashMap<>());
-      for (int universe : universes(controller, facts.resolution().blocks().get(i))) {
+      int size = controller.settings().universeSize();
+      ControllerBlock block = facts.resolution().blocks().get(i);
+      for (int universe : block.sentUniverses(size).toArray()) {
         Integer other = owners.putIfAbsent(universe, i);
         if (other != null && other != i) {
           Set<Integer> pair = Set.of(other, i);
@@ -60,22 +61,11 @@ final class SharedUniverseCheck implements Check {
     }
   }
 
-  /** Those that something stands on; reserve reaches nobody. */
-  private static List<Integer> universes(Controller controller, ControllerBlock block) {
-    List<Integer> used = new ArrayList<>(block.dmxUniverses().values());
-    int size = controller.settings().universeSize();
-    int count = (block.usedChannels() + size - 1) / size;
-    block
-        .firstUniverse()
-        .ifPresent(first -> IntStream.range(first, first + count).forEach(used::add));
-    return used;
-  }
-
   private Finding told(Controller a, Controller b, int universe) {
     return finding(
         "%s and %s both get universe %d".formatted(a.tag(), b.tag(), universe),
-        "universe %d on 2 controllers".formatted(universe),
-        "1 controller a universe",
+        Measure.told(universe, "universe", "universe %d on 2 controllers".formatted(universe)),
+        Measure.words("1 controller a universe"),
         List.of(Subject.controller(a.id()), Subject.controller(b.id())));
   }
 }

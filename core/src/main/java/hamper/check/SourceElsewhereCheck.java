@@ -4,6 +4,7 @@ import hamper.address.IpAddress;
 import hamper.display.Adapter;
 import hamper.display.Controller;
 import hamper.display.Subnet;
+import hamper.facts.Facts;
 import hamper.network.Flow;
 import java.util.List;
 import java.util.Optional;
@@ -66,8 +67,9 @@ final class SourceElsewhereCheck implements Check {
                 subnet.prefix(),
                 source.tag(),
                 has),
-        has,
-        "an address from %s to %s".formatted(subnet.firstDevice(), subnet.lastDevice()),
+        Measure.named(has),
+        Measure.words(
+            "an address from %s to %s".formatted(subnet.firstDevice(), subnet.lastDevice())),
         List.of(Subject.controller(controller.id()), Subject.controller(source.id())));
   }
 }

@@ -22,6 +22,17 @@ public record Subject(
     this(controller, port, piece, Optional.empty(), Optional.empty());
   }
 
+  /** The same for the same thing. */
+  String identity() {
+    return String.join(
+        " ",
+        controller.orElse("-"),
+        port.map(at -> at.kind() + "/" + at.port()).orElse("-"),
+        piece.orElse("-"),
+        supply.orElse("-"),
+        mains.orElse("-"));
+  }
+
   public static Subject supply(String id) {
     return new Subject(
         Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(id), Optional.empty());

@@ -2,6 +2,7 @@ package hamper.check;
 
 import hamper.display.Plan;
 import hamper.display.Supply;
+import hamper.facts.Facts;
 import hamper.load.FeedLoad;
 import hamper.load.Island;
 import hamper.load.RunPower;
@@ -76,8 +77,8 @@ final class SuppliesJoinedCheck implements Check {
                 plan.written(run.port()),
                 plan.existingPiece(island.piece()).title(),
                 back),
-        supplies.size() + " supplies",
-        "1 supply",
+        Measure.count(supplies.size(), "supplies"),
+        Measure.count(1, "supply"),
         FeedWords.subjects(second));
   }
 }

@@ -1,5 +1,6 @@
 package hamper.check;
 
+import hamper.facts.Facts;
 import hamper.load.SiteLoads.SupplyLoad;
 import java.util.List;
 import java.util.function.Consumer;

@@ -2,6 +2,7 @@ package hamper.check;
 
 import hamper.display.Plan;
 import hamper.display.PoweredInput;
+import hamper.facts.Facts;
 import hamper.load.FeedLoad;
 import hamper.load.Island;
 import hamper.load.RunPower;
@@ -56,8 +57,8 @@ final class SupplyUnknownCheck implements Check {
     return finding(
         "No supply is named for %s of %s, and %s is fed from elsewhere too"
             .formatted(input.socket().title(), tag, plan.written(feed.port())),
-        "no supply",
-        "a supply for " + input.socket().title(),
+        Measure.words("no supply"),
+        Measure.words("a supply for " + input.socket().title()),
         List.of(Subject.controller(input.controller()), Subject.port(feed.port())));
   }
 }

@@ -5,6 +5,7 @@ import hamper.display.Controller;
 import hamper.display.Plan;
 import hamper.display.PoweredInput;
 import hamper.display.Supply;
+import hamper.facts.Facts;
 import hamper.load.FeedLoad;
 import hamper.load.Island;
 import hamper.load.RunPower;
@@ -67,12 +68,12 @@ final class SupplyVoltageCheck implements Check {
         "%s is made for %s, and %s gives %s through %s"
             .formatted(
                 plan.existingPiece(at.piece()).title(),
-                FeedWords.rated(reach.suppliedVolts(), "V"),
+                Measure.rated(reach.suppliedVolts(), "V"),
                 from,
-                FeedWords.rated(feed.volts(), "V"),
+                Measure.rated(feed.volts(), "V"),
                 FeedWords.of(plan, feed)),
-        FeedWords.rated(feed.volts(), "V"),
-        FeedWords.rated(reach.suppliedVolts(), "V"),
+        Measure.rated(feed.volts(), "V"),
+        Measure.rated(reach.suppliedVolts(), "V"),
         List.of(Subject.leg(run.port(), at.piece())));
   }
 
@@ -81,12 +82,12 @@ final class SupplyVoltageCheck implements Check {
         "%s gives %s to power input %d of %s, which takes %s at most"
             .formatted(
                 supply.name(),
-                FeedWords.rated(supply.volts(), "V"),
+                Measure.rated(supply.volts(), "V"),
                 input.input(),
                 controller.tag(),
-                FeedWords.rated(rating.volts(), "V")),
-        FeedWords.rated(supply.volts(), "V"),
-        FeedWords.rated(rating.volts(), "V"),
+                Measure.rated(rating.volts(), "V")),
+        Measure.rated(supply.volts(), "V"),
+        Measure.rated(rating.volts(), "V"),
         List.of(Subject.controller(controller.id())));
   }
 }

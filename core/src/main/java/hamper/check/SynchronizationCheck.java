@@ -1,6 +1,7 @@
 package hamper.check;
 
 import hamper.display.Controller;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -30,8 +31,8 @@ final class SynchronizationCheck implements Check {
             finding(
                 "%s is asked to wait for synchronization packets, and %s does not"
                     .formatted(controller.tag(), title),
-                "synchronization",
-                "none",
+                Measure.words("synchronization"),
+                Measure.words("none"),
                 List.of(Subject.controller(controller.id()))));
       }
     }

@@ -1,13 +1,13 @@
 package hamper.check;
 
 import hamper.display.Controller;
+import hamper.facts.Facts;
 import hamper.load.Traffic;
 import hamper.network.Flow;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -86,8 +86,8 @@ final class TrafficCheck implements Check {
                     finding(
                         "%s is sent %.0f packets/s; its model takes %d"
                             .formatted(controller.tag(), traffic.packetsPerSecond(), most),
-                        "%.0f packets/s".formatted(traffic.packetsPerSecond()),
-                        most + " packets/s",
+                        Measure.of(traffic.packetsPerSecond(), 0, "packets/s"),
+                        Measure.count(most, "packets/s"),
                         List.of(Subject.controller(controller.id())))));
   }
 
@@ -100,8 +100,8 @@ final class TrafficCheck implements Check {
   }
 
   private Finding tooMuch(String who, Traffic traffic, double most, List<Subject> subjects) {
-    String found = String.format(Locale.ROOT, "%.1f Mbit/s", traffic.megabitsPerSecond());
-    String allowed = String.format(Locale.ROOT, "%.0f Mbit/s", most);
+    Measure found = Measure.of(traffic.megabitsPerSecond(), 1, "Mbit/s");
+    Measure allowed = Measure.of(most, 0, "Mbit/s");
     return finding(
         "%s %s; plan for %s at most".formatted(who, found, allowed), found, allowed, subjects);
   }

@@ -3,6 +3,7 @@ package hamper.check;
 import hamper.address.Transport;
 import hamper.catalog.ProtocolSupport;
 import hamper.display.Controller;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -56,8 +57,8 @@ final class TransportCheck implements Check {
                 set,
                 facts.plan().modelOf(controller).title(),
                 takes),
-        set,
-        takes,
+        Measure.named(set),
+        Measure.named(takes),
         List.of(Subject.controller(controller.id())));
   }
 }

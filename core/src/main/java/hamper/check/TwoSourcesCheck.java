@@ -3,6 +3,7 @@ package hamper.check;
 import hamper.address.Protocol;
 import hamper.display.Controller;
 import hamper.display.Plan;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -46,8 +47,8 @@ final class TwoSourcesCheck implements Check {
     String backup = plan.existingController(controller.sending().backup().orElseThrow()).tag();
     return finding(
         "%s is fed by %s and by %s, and %s".formatted(controller.tag(), source, backup, why),
-        "2 sources",
-        "1 source, or a backup of lower priority on E1.31",
+        Measure.count(2, "sources"),
+        Measure.told(1, "source", "1 source, or a backup of lower priority on E1.31"),
         List.of(Subject.controller(controller.id())));
   }
 }

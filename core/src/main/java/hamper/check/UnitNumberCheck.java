@@ -6,6 +6,7 @@ import hamper.display.Leg;
 import hamper.display.PortRef;
 import hamper.display.Run;
 import hamper.display.SerialDimmer;
+import hamper.facts.Facts;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -71,6 +72,9 @@ final class UnitNumberCheck implements Check {
 
   private Finding told(String message, SerialDimmer dimmer, String allowed, PortRef port) {
     return finding(
-        message, "unit " + dimmer.unit(), allowed, List.of(Subject.leg(port, dimmer.id())));
+        message,
+        Measure.numbered("unit", dimmer.unit()),
+        Measure.words(allowed),
+        List.of(Subject.leg(port, dimmer.id())));
   }
 }

@@ -1,10 +1,9 @@
 package hamper.check;
 
 import hamper.display.Controller;
-import hamper.resolve.ControllerBlock;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
-import java.util.stream.Stream;
 
 /** A universe that the protocol does not have. */
 final class UniverseRangeCheck implements Check {
@@ -27,19 +26,15 @@ final class UniverseRangeCheck implements Check {
     List<Controller> controllers = facts.plan().display().controllers();
     for (int i = 0; i < controllers.size(); i++) {
       Controller controller = controllers.get(i);
-      Stream<Integer> used = universes(facts.resolution().blocks().get(i));
-      used.filter(universe -> !controller.protocol().hasUniverse(universe))
+      facts
+          .resolution()
+          .blocks()
+          .get(i)
+          .outermostUniverses()
+          .filter(universe -> !controller.protocol().hasUniverse(universe))
           .findFirst()
           .ifPresent(universe -> out.accept(told(controller, universe)));
     }
-  }
-
-  private static Stream<Integer> universes(ControllerBlock block) {
-    Stream<Integer> flowing =
-        block.flowingUniverses() == 0
-            ? Stream.empty()
-            : Stream.concat(block.firstUniverse().stream(), block.lastFlowingUniverse().stream());
-    return Stream.concat(flowing, block.dmxUniverses().values().stream());
   }
 
   private Finding told(Controller controller, int universe) {
@@ -49,8 +44,8 @@ final class UniverseRangeCheck implements Check {
     return finding(
         "%s needs universe %d; %s has %s"
             .formatted(controller.tag(), universe, controller.protocol().title(), allowed),
-        "universe " + universe,
-        "universes " + allowed,
+        Measure.numbered("universe", universe),
+        Measure.words("universes " + allowed),
         List.of(Subject.controller(controller.id())));
   }
 }

@@ -2,6 +2,7 @@ package hamper.check;
 
 import hamper.catalog.ProtocolSupport;
 import hamper.display.Controller;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -54,8 +55,8 @@ final class UniverseSizeCheck implements Check {
     return finding(
         "%s is sent universes of %d channels, and %s %s"
             .formatted(controller.tag(), size, who, told),
-        size + " channels",
-        told + " channels",
+        Measure.count(size, "channels"),
+        Measure.named(told + " channels"),
         List.of(Subject.controller(controller.id())));
   }
 }

@@ -3,6 +3,7 @@ package hamper.check;
 import hamper.config.Untold;
 import hamper.display.Controller;
 import hamper.display.Plan;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -38,8 +39,8 @@ final class UntoldCheck implements Check {
             .concat(plan.written(untold.port()));
     return finding(
         "%s asks for %s (%s)".formatted(where, untold.what(), model),
-        untold.what(),
-        "what " + model + " can be told",
+        Measure.named(untold.what()),
+        Measure.words("what " + model + " can be told"),
         List.of(
             untold
                 .piece()

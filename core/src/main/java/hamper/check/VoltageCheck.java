@@ -2,6 +2,7 @@ package hamper.check;
 
 import hamper.display.Plan;
 import hamper.display.PortRef;
+import hamper.facts.Facts;
 import hamper.load.Island;
 import hamper.load.RunPower;
 import hamper.load.Volts;
@@ -61,8 +62,8 @@ final class VoltageCheck implements Check {
                 FeedWords.gets(low.volts()),
                 full,
                 Volts.needed(reach.leastVolts())),
-        Volts.told(low.volts()),
-        Volts.needed(fault ? reach.leastVolts() : reach.leastVolts() * MARGIN),
+        FeedWords.volts(low.volts()),
+        FeedWords.needed(fault ? reach.leastVolts() : reach.leastVolts() * MARGIN),
         List.of(Subject.leg(port, at.piece())));
   }
 

@@ -1,8 +1,8 @@
 package hamper.check;
 
 import hamper.display.Panels;
+import hamper.facts.Facts;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
 
 /** A panel card with more pixels than it takes, or slower than the show. */
@@ -38,19 +38,19 @@ final class WallCardCheck implements Check {
           finding(
               "Card %s of %s drives %d pixels and takes %d"
                   .formatted(card.name(), at.title(), pixels, card.mostPixels()),
-              pixels + " pixels",
-              card.mostPixels() + " pixels",
+              Measure.count(pixels, "pixels"),
+              Measure.count(card.mostPixels(), "pixels"),
               List.of(at.subject())));
     }
     if (card.refreshHertz() < rate) {
-      String hertz = String.format(Locale.ROOT, "%.0f Hz", card.refreshHertz());
+      Measure hertz = Measure.of(card.refreshHertz(), 0, "Hz");
       out.accept(
           finding(
               Severity.RISK,
               "Card %s of %s refreshes at %s, and the show has %d frames/s"
                   .formatted(card.name(), at.title(), hertz, rate),
               hertz,
-              rate + " Hz",
+              Measure.count(rate, "Hz"),
               List.of(at.subject())));
     }
   }

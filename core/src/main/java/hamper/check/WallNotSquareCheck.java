@@ -1,6 +1,7 @@
 package hamper.check;
 
 import hamper.display.Wall;
+import hamper.facts.Facts;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
@@ -32,8 +33,8 @@ final class WallNotSquareCheck implements Check {
         double across = wall.size().get().widthMillimetres() / wall.width();
         double down = wall.size().get().heightMillimetres() / wall.height();
         if (Math.abs(across / down - 1) > APART || Math.abs(across / pitch - 1) > APART) {
-          String found = String.format(Locale.ROOT, "%.1f × %.1f mm", across, down);
-          String allowed = String.format(Locale.ROOT, "%.1f × %.1f mm", pitch, pitch);
+          Measure found = size(across, down);
+          Measure allowed = size(pitch, pitch);
           out.accept(
               finding(
                   "A pixel of %s is %s, and the pitch says %s"
@@ -44,5 +45,9 @@ final class WallNotSquareCheck implements Check {
         }
       }
     }
+  }
+
+  private static Measure size(double across, double down) {
+    return Measure.told(across, "mm", String.format(Locale.ROOT, "%.1f × %.1f mm", across, down));
   }
 }

@@ -1,6 +1,7 @@
 package hamper.check;
 
 import hamper.display.Panels;
+import hamper.facts.Facts;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -45,8 +46,11 @@ final class WallUntiledCheck implements Check {
       out.accept(
           finding(
               "No card carries row %s of %s".formatted(String.join(", ", dark), at.title()),
-              "%d of %d rows".formatted(panels.rows() - dark.size(), panels.rows()),
-              panels.rows() + " rows",
+              Measure.told(
+                  panels.rows() - dark.size(),
+                  "rows",
+                  "%d of %d rows".formatted(panels.rows() - dark.size(), panels.rows())),
+              Measure.count(panels.rows(), "rows"),
               List.of(at.subject())));
     }
   }

@@ -1,6 +1,7 @@
 package hamper.check;
 
 import hamper.address.Transport;
+import hamper.facts.Facts;
 import hamper.network.Flow;
 import java.util.List;
 import java.util.Locale;
@@ -32,8 +33,8 @@ final class WifiMulticastCheck implements Check {
         out.accept(
             finding(
                 "%s hangs on Wi-Fi and is sent to by %s".formatted(tag, how),
-                how,
-                "unicast",
+                Measure.named(how),
+                Measure.words("unicast"),
                 List.of(Subject.controller(flow.controller()))));
       }
     }

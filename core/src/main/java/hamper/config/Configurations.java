@@ -14,14 +14,6 @@ public final class Configurations {
     return devices(plan).mapToObj(i -> of(plan, resolution, i)).toList();
   }
 
-  /**
-   * What no device of the plan can be told, controller by controller: without the configurations
-   * that it is missing from, which nobody needs to find it.
-   */
-  public static List<Untold> untold(Plan plan, Resolution resolution) {
-    return devices(plan).mapToObj(i -> untold(plan, resolution, i)).flatMap(List::stream).toList();
-  }
-
   /** No controller's configuration depends on another's. */
   private static IntStream devices(Plan plan) {
     List<Controller> controllers = plan.display().controllers();
@@ -30,12 +22,17 @@ public final class Configurations {
         .filter(i -> !plan.modelOf(controllers.get(i)).hostOnly());
   }
 
-  private static List<Untold> untold(Plan plan, Resolution resolution, int index) {
+  /**
+   * What one device cannot be told, without the configuration that it is missing from; nothing for
+   * a host.
+   */
+  public static List<Untold> untold(Plan plan, Resolution resolution, int index) {
+    Controller controller = plan.display().controllers().get(index);
+    if (plan.modelOf(controller).hostOnly()) {
+      return List.of();
+    }
     return UntoldFinder.find(
-        plan,
-        plan.display().controllers().get(index),
-        resolution.blocks().get(index),
-        resolution.byController().get(index));
+        plan, controller, resolution.blocks().get(index), resolution.byController().get(index));
   }
 
   /**

@@ -7,9 +7,9 @@ import hamper.catalog.PortKind;
 import hamper.catalog.PortMode;
 import hamper.catalog.SectionOption;
 import hamper.display.Controller;
+import hamper.display.HungRun;
 import hamper.display.Plan;
 import hamper.display.PortRef;
-import hamper.display.Run;
 import hamper.resolve.ControllerBlock;
 import hamper.resolve.Placement;
 import java.util.ArrayList;
@@ -23,6 +23,7 @@ import java.util.Optional;
  * <p>Source: the device rules, "Dialects".
  */
 final class Outputs {
+  private final Plan plan;
   private final Controller controller;
   private final DeviceModel model;
   private final PlacedPorts ports;
@@ -30,6 +31,7 @@ final class Outputs {
   private final SectionTeller sections;
 
   Outputs(Plan plan, Controller controller, ControllerBlock block, List<Placement> placements) {
+    this.plan = plan;
     this.controller = controller;
     this.model = plan.modelOf(controller);
     this.ports = PlacedPorts.of(placements);
@@ -85,7 +87,7 @@ final class Outputs {
   }
 
   private Output pixels(PortRef port, String label, List<Placement> placements) {
-    Run run = controller.run(port.kind(), port.port()).orElseThrow();
+    HungRun run = plan.run(port).orElseThrow();
     List<OutputSection> told = new ArrayList<>();
     for (int i = 0; i < placements.size(); i++) {
       Placement at = placements.get(i);

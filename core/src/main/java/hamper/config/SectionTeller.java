@@ -4,13 +4,12 @@ import hamper.address.ColourOrder;
 import hamper.catalog.DeviceModel;
 import hamper.catalog.SectionOption;
 import hamper.catalog.Told;
-import hamper.display.Brightness;
 import hamper.display.Circuit;
 import hamper.display.Controller;
+import hamper.display.HungRun;
 import hamper.display.PieceAt;
 import hamper.display.PixelString;
 import hamper.display.Plan;
-import hamper.display.Run;
 import hamper.display.Section;
 import hamper.display.SlotPiece;
 import hamper.display.Wall;
@@ -20,22 +19,20 @@ import java.util.Optional;
 /** Tells the settings of sections as far as a model takes them. */
 final class SectionTeller {
   private final Plan plan;
-  private final Controller controller;
   private final DeviceModel model;
 
   SectionTeller(Plan plan, Controller controller) {
     this.plan = plan;
-    this.controller = controller;
     this.model = plan.modelOf(controller);
   }
 
   /**
    * @param opensLeg whether the leg's gap lies right before this section
    */
-  OutputSection tell(Run run, Placement at, boolean opensLeg, DeviceStart start) {
+  OutputSection tell(HungRun run, Placement at, boolean opensLeg, DeviceStart start) {
     PieceAt piece = pieceOf(run, at);
     Section section = piece.string().sections().get(at.section());
-    int gap = opensLeg ? run.legs().get(at.leg()).nullPixels() : 0;
+    int gap = opensLeg ? run.legs().get(at.leg()).leg().nullPixels() : 0;
     return new OutputSection(
         nameOf(piece, at),
         start,
@@ -81,19 +78,19 @@ final class SectionTeller {
   }
 
   /** The chip that a port is told it drives: that of its first string. */
-  String chip(Run run, Placement first) {
+  String chip(HungRun run, Placement first) {
     return pieceOf(run, first).pixels().chip();
   }
 
-  ColourOrder order(Run run, Placement at) {
+  ColourOrder order(HungRun run, Placement at) {
     PieceAt piece = pieceOf(run, at);
     return piece.orderOf(piece.string().sections().get(at.section()));
   }
 
-  int brightness(Run run, Placement at) {
+  int brightness(HungRun run, Placement at) {
     PieceAt piece = pieceOf(run, at);
     Section section = piece.string().sections().get(at.section());
-    return Brightness.percent(section, piece.prop(), run, controller);
+    return run.brightness(piece, section);
   }
 
   /** The value, where the device takes one a port. */
@@ -101,8 +98,8 @@ final class SectionTeller {
     return model.told(option) == Told.PER_PORT ? Optional.of(value) : Optional.empty();
   }
 
-  private PieceAt pieceOf(Run run, Placement at) {
-    return plan.piecesOf(run).get(at.leg());
+  private static PieceAt pieceOf(HungRun run, Placement at) {
+    return run.legs().get(at.leg()).at();
   }
 
   private <T> Optional<T> told(SectionOption option, T value) {

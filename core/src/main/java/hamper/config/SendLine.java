@@ -7,10 +7,13 @@ import java.util.Optional;
 /**
  * One line of what a source must be told: which universes or bytes go to which address.
  *
+ * @param sourceId the id of the host that sends, where one is named
  * @param source the tag of the host that sends, where one is named
+ * @param controllerId the id of the controller that listens
  * @param controller the tag of the controller that listens
- * @param destination address, multicast group of the first universe, or "broadcast"; "no address"
- *     where unicast has none
+ * @param destinationKind what the destination is
+ * @param destination address, name, multicast group of the first universe, or "broadcast"; "no
+ *     address" where unicast has none
  * @param firstUniverse on the wire; left out on DDP
  * @param universes 0 on DDP
  * @param size channels of each universe; on DDP bytes in all
@@ -22,10 +25,13 @@ import java.util.Optional;
  * @param displayStart the display channel that goes into its first slot
  */
 public record SendLine(
+    Optional<String> sourceId,
     Optional<String> source,
+    String controllerId,
     String controller,
     Protocol protocol,
     Transport transport,
+    Kind destinationKind,
     String destination,
     Optional<Integer> firstUniverse,
     int universes,
@@ -34,4 +40,18 @@ public record SendLine(
     Optional<Integer> priority,
     boolean fullUniverses,
     Optional<Integer> synchronization,
-    int displayStart) {}
+    int displayStart) {
+  /** What a line goes to. */
+  public enum Kind {
+    /** An IPv4 address. */
+    ADDRESS,
+    /** A name that a resolver knows. */
+    NAME,
+    /** A multicast group for each universe. */
+    GROUP,
+    /** Everybody in the subnet. */
+    BROADCAST,
+    /** Unicast to a controller without an address: nobody gets it. */
+    NONE
+  }
+}

@@ -1,6 +1,5 @@
 package hamper.config;
 
-import hamper.address.IpAddress;
 import hamper.address.MulticastGroup;
 import hamper.address.Protocol;
 import hamper.display.Controller;
@@ -57,13 +56,13 @@ public final class SendList {
               controller.settings().universeSize(),
               block.displayStart()));
     }
-    for (int i = 0; i < block.dmxPorts().size(); i++) {
-      Integer universe = block.dmxUniverses().get(block.dmxPorts().get(i));
-      if (universe != null) {
-        int start = block.displayStart() + block.flowingChannels() + i * Resolver.DMX_SLOTS;
-        lines.add(line.universes(universe, 1, Resolver.DMX_SLOTS, start));
-      }
-    }
+    block
+        .dmxUniverses()
+        .forEach(
+            (port, universe) -> {
+              int start = block.displayStart() + block.dmxStart(port) - 1;
+              lines.add(line.universes(universe, 1, Resolver.DMX_SLOTS, start));
+            });
   }
 
   /** What all lines to one controller from one source have in common. */
@@ -84,7 +83,7 @@ public final class SendList {
     }
 
     private SendLine line(
-        String destination,
+        Destination destination,
         Optional<Integer> first,
         int count,
         int size,
@@ -92,11 +91,14 @@ public final class SendList {
         int displayStart) {
       boolean prioritized = controller.protocol() == Protocol.E131;
       return new SendLine(
+          source,
           source.map(id -> plan.existingController(id).tag()),
+          controller.id(),
           controller.tag(),
           controller.protocol(),
           controller.transport(),
-          destination,
+          destination.kind(),
+          destination.written(),
           first,
           count,
           size,
@@ -108,18 +110,23 @@ public final class SendList {
     }
   }
 
-  private static String destination(Controller controller, int universe) {
+  private record Destination(SendLine.Kind kind, String written) {}
+
+  private static Destination destination(Controller controller, int universe) {
     return switch (controller.transport()) {
-      case UNICAST ->
-          controller
-              .address()
-              .map(IpAddress::text)
-              .orElse(
-                  controller.sending().hostName().isEmpty()
-                      ? "no address"
-                      : controller.sending().hostName());
-      case MULTICAST -> MulticastGroup.of(universe);
-      case BROADCAST -> "broadcast";
+      case UNICAST -> unicast(controller);
+      case MULTICAST -> new Destination(SendLine.Kind.GROUP, MulticastGroup.of(universe));
+      case BROADCAST -> new Destination(SendLine.Kind.BROADCAST, "broadcast");
     };
+  }
+
+  private static Destination unicast(Controller controller) {
+    String name = controller.sending().hostName();
+    if (controller.address().isPresent()) {
+      return new Destination(SendLine.Kind.ADDRESS, controller.address().get().text());
+    }
+    return name.isEmpty()
+        ? new Destination(SendLine.Kind.NONE, "no address")
+        : new Destination(SendLine.Kind.NAME, name);
   }
 }

@@ -8,7 +8,6 @@ import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.resolve.ControllerBlock;
 import hamper.resolve.Placement;
-import hamper.resolve.Resolver;
 import java.util.Optional;
 
 /**
@@ -128,12 +127,7 @@ public final class Starts {
   DeviceStart dmx(PortRef port) {
     return Optional.ofNullable(block.dmxUniverses().get(port))
         .map(universe -> DeviceStart.universe(written(universe)))
-        .orElseGet(
-            () ->
-                DeviceStart.absolute(
-                    block.flowingChannels()
-                        + block.dmxPorts().indexOf(port) * Resolver.DMX_SLOTS
-                        + 1));
+        .orElseGet(() -> DeviceStart.absolute(block.dmxStart(port)));
   }
 
   /** Channels of one address. */

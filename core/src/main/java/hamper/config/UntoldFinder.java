@@ -2,7 +2,6 @@ package hamper.config;
 
 import hamper.address.ChannelSpan;
 import hamper.address.ColourOrder;
-import hamper.address.Packing;
 import hamper.address.UniverseChannel;
 import hamper.catalog.AddressStyle;
 import hamper.catalog.DeviceModel;
@@ -10,12 +9,12 @@ import hamper.catalog.Dialect;
 import hamper.catalog.PortMode;
 import hamper.catalog.SectionOption;
 import hamper.catalog.Told;
-import hamper.display.Brightness;
 import hamper.display.Controller;
+import hamper.display.HungRun;
+import hamper.display.InForce;
 import hamper.display.PieceAt;
 import hamper.display.Plan;
 import hamper.display.PortRef;
-import hamper.display.Run;
 import hamper.display.Section;
 import hamper.resolve.ControllerBlock;
 import hamper.resolve.Placement;
@@ -91,8 +90,7 @@ final class UntoldFinder {
   }
 
   private void pixels(PortRef port, List<Placement> placements) {
-    Run run = controller.run(port.kind(), port.port()).orElseThrow();
-    List<PieceAt> hung = plan.piecesOf(run);
+    HungRun run = plan.run(port).orElseThrow();
     portStart(port, placements);
     for (int i = 0; i < placements.size(); i++) {
       Placement at = placements.get(i);
@@ -100,17 +98,18 @@ final class UntoldFinder {
         noAddress(at);
       }
       boolean opensLeg = i == 0 || placements.get(i - 1).leg() != at.leg();
-      int gap = opensLeg ? run.legs().get(at.leg()).nullPixels() : 0;
-      section(run, at, hung.get(at.leg()), gap, i == 0);
+      int gap = opensLeg ? run.legs().get(at.leg()).leg().nullPixels() : 0;
+      section(run, at, gap, i == 0);
     }
-    disagreements(run, placements, hung);
+    disagreements(run, placements);
   }
 
   /**
    * @param gap null pixels right before it
    * @param opensPort whether nothing stands before it on the port
    */
-  private void section(Run run, Placement at, PieceAt piece, int gap, boolean opensPort) {
+  private void section(HungRun run, Placement at, int gap, boolean opensPort) {
+    PieceAt piece = run.legs().get(at.leg()).at();
     Section section = piece.string().sections().get(at.section());
     int nulls = section.nullPixels() + gap;
     if (nulls > 0 && cannot(SectionOption.NULL_PIXELS)) {
@@ -140,32 +139,27 @@ final class UntoldFinder {
     boolean nearer =
         section.brightness().isPresent()
             || piece.prop().brightness().isPresent()
-            || run.brightness().isPresent();
+            || run.run().brightness().isPresent();
     if (nearer && cannot(SectionOption.BRIGHTNESS)) {
-      int percent = Brightness.percent(section, piece.prop(), run, controller);
-      noSetting(at, "a brightness of " + percent + " %");
+      noSetting(at, "a brightness of " + run.brightness(piece, section) + " %");
     }
   }
 
   /** Sections that ask for other settings than their port, which has one, can have. */
-  private void disagreements(Run run, List<Placement> placements, List<PieceAt> hung) {
-    disagree(SectionOption.GROUP, placements, hung, (at, section) -> section.group());
+  private void disagreements(HungRun run, List<Placement> placements) {
+    disagree(SectionOption.GROUP, placements, run, (at, section) -> section.group());
     disagree(
         SectionOption.FOLD,
         placements,
-        hung,
+        run,
         (at, section) -> section.fold().map(String::valueOf).orElse("none"));
     disagree(
         SectionOption.DIRECTION,
         placements,
-        hung,
+        run,
         (at, section) -> section.backward() ? "backward" : "forward");
-    disagree(SectionOption.COLOUR_ORDER, placements, hung, PieceAt::orderOf);
-    disagree(
-        SectionOption.BRIGHTNESS,
-        placements,
-        hung,
-        (at, section) -> Brightness.percent(section, at.prop(), run, controller));
+    disagree(SectionOption.COLOUR_ORDER, placements, run, PieceAt::orderOf);
+    disagree(SectionOption.BRIGHTNESS, placements, run, run::brightness);
   }
 
   private interface Asked {
@@ -173,13 +167,13 @@ final class UntoldFinder {
   }
 
   private void disagree(
-      SectionOption option, List<Placement> placements, List<PieceAt> hung, Asked asked) {
+      SectionOption option, List<Placement> placements, HungRun run, Asked asked) {
     if (told.get(option) != Told.PER_PORT || placements.size() == 1) {
       return;
     }
     Function<Placement, Object> value =
         at -> {
-          PieceAt piece = hung.get(at.leg());
+          PieceAt piece = run.legs().get(at.leg()).at();
           return asked.of(piece, piece.string().sections().get(at.section()));
         };
     Object first = value.apply(placements.get(0));
@@ -255,15 +249,17 @@ final class UntoldFinder {
 
   /** Each section which does not stand right after the one before it. */
   private void follows(List<Placement> placements) {
-    Packing packing = controller.packing().orElse(dialect.packing());
-    int size = controller.protocol().usesUniverses() ? controller.settings().universeSize() : 0;
+    InForce inForce = plan.inForce(controller);
     for (int i = 1; i < placements.size(); i++) {
       Optional<ChannelSpan> before = placements.get(i - 1).controllerChannels();
       Placement at = placements.get(i);
       if (before.isEmpty() || at.controllerChannels().isEmpty()) {
         continue;
       }
-      ChannelSpan next = packing.lay(size, before.get().end(), at.addresses(), Starts.widthOf(at));
+      ChannelSpan next =
+          inForce
+              .packing()
+              .lay(inForce.universeSize(), before.get().end(), at.addresses(), Starts.widthOf(at));
       if (next.start() != at.controllerChannels().get().start()) {
         add(
             at.port(),

@@ -1,6 +1,5 @@
 package hamper.display;
 
-import java.util.List;
 import java.util.Optional;
 
 /**
@@ -25,33 +24,18 @@ public record Cable(double metres, Origin origin) {
 
   private static final Cable UNKNOWN = new Cable(0, Origin.UNKNOWN);
 
-  /**
-   * @param index of the leg in the run, from 0
-   */
-  public static Cable before(Plan plan, Controller controller, Run run, int index) {
-    boolean boxes = plan.hasBoxes(controller, run.kind());
-    return before(plan, controller, run.legs().get(index), plan.piecesOf(run), index, boxes);
-  }
-
-  /**
-   * For those who go along a whole run, and know what hangs on it.
-   *
-   * @param hung on the run, leg by leg
-   * @param index of the leg in the run, from 0
-   * @param boxes whether the controller's ports come out at remote boxes
-   */
-  public static Cable before(
-      Plan plan, Controller controller, Leg leg, List<PieceAt> hung, int index, boolean boxes) {
-    if (leg.cableMetres().isPresent()) {
-      return new Cable(leg.cableMetres().get(), Origin.ENTERED);
+  static Cable before(Plan plan, HungRun run, HungLeg leg) {
+    if (leg.leg().cableMetres().isPresent()) {
+      return new Cable(leg.leg().cableMetres().get(), Origin.ENTERED);
     }
-    if (boxes) {
+    if (plan.hasBoxes(run.controller(), run.run().kind())) {
       return UNKNOWN; // the way there is the bank's cable, and the box stands at the prop
     }
     Optional<String> from =
-        index == 0 ? controller.settings().zone() : hung.get(index - 1).prop().zone();
-    Optional<String> to = hung.get(index).prop().zone();
-    return between(plan, from, to);
+        leg.index() == 0
+            ? run.controller().settings().zone()
+            : run.legs().get(leg.index() - 1).at().prop().zone();
+    return between(plan, from, leg.at().prop().zone());
   }
 
   /** The lead of a feed on a piece. */

@@ -11,11 +11,11 @@ import hamper.value.RefusedException;
 import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 
 /**
  * A display together with the catalogue that it is planned from: every model, pixel type and port
@@ -32,8 +32,8 @@ public final class Plan {
   private final Map<String, Zone> zones = new HashMap<>();
   private final Map<String, Supply> supplies = new HashMap<>();
 
-  /** The pieces of each run, so that going through many runs does not look each of them up. */
-  private final Map<Run, List<PieceAt>> runs = new IdentityHashMap<>();
+  /** The runs of each controller, in list order. */
+  private final List<List<HungRun>> runs = new ArrayList<>();
 
   /**
    * @param shipped the catalogue without the display's own models
@@ -85,12 +85,32 @@ public final class Plan {
     return List.copyOf(walls);
   }
 
-  /** What hangs on a run, leg by leg; also of a run that is only being tried. */
-  public List<PieceAt> piecesOf(Run run) {
-    List<PieceAt> known = runs.get(run);
-    return known != null
-        ? known
-        : run.legs().stream().map(leg -> existingPiece(leg.piece())).toList();
+  /** The runs of a controller of this plan with what hangs on them, in their order. */
+  public List<HungRun> runsOf(Controller controller) {
+    return runs.get(indexOf(controller.id()));
+  }
+
+  /** Every run, controller by controller. */
+  public Stream<HungRun> runs() {
+    return runs.stream().flatMap(List::stream);
+  }
+
+  /** Every run of pixels that carries any. */
+  public Stream<HungRun> pixelRuns() {
+    return runs().filter(HungRun::carriesPixels);
+  }
+
+  /** The run at a port, if anything hangs or is set there. */
+  public Optional<HungRun> run(PortRef port) {
+    return controller(port.controller()).map(this::runsOf).stream()
+        .flatMap(List::stream)
+        .filter(run -> run.run().kind() == port.kind() && run.run().port() == port.port())
+        .findFirst();
+  }
+
+  /** How a controller lays channels. */
+  public InForce inForce(Controller controller) {
+    return InForce.of(modelOf(controller), controller);
   }
 
   /** Where a piece hangs, if it is patched. */
@@ -128,9 +148,14 @@ public final class Plan {
                     "supply", Require.quoted(id), "no supply of this display has this id"));
   }
 
-  /** Place in the list, from 0. */
+  /** Place in the list, from 0, of a controller that is there. */
   public int indexOf(String controller) {
     return controllers.get(controller);
+  }
+
+  /** Place in the list, from 0, if it is there. */
+  public Optional<Integer> place(String controller) {
+    return Optional.ofNullable(controllers.get(controller));
   }
 
   public DeviceModel modelOf(Controller controller) {
@@ -224,9 +249,13 @@ public final class Plan {
     }
     controller.settings().mode().ifPresent(mode -> checkMode(model, mode, place));
     controller.powered().forEach(input -> checkInput(model, input, place + ".powered"));
+    List<HungRun> hung = new ArrayList<>(controller.runs().size());
+    runs.add(hung);
     for (int i = 0; i < controller.runs().size(); i++) {
       int at = i;
-      checkRun(controller, controller.runs().get(i), model, () -> place + ".runs[" + at + "]");
+      Run run = controller.runs().get(i);
+      checkRun(controller, run, model, () -> place + ".runs[" + at + "]");
+      hung.add(HungRun.of(this, controller, run));
     }
   }
 
@@ -274,13 +303,13 @@ public final class Plan {
     }
     boolean boxes = model.portsOf(run.kind()).flatMap(PortGroup::banks).isPresent();
     PortRef port = new PortRef(controller.id(), run.kind(), run.port());
-    List<PieceAt> hung = new ArrayList<>(run.legs().size());
-    runs.put(run, hung);
     for (int i = 0; i < run.legs().size(); i++) {
       Leg leg = run.legs().get(i);
-      hung.add(existingPiece(leg.piece()));
-      checkLeg(model, run.kind(), leg, hung.get(i).piece(), boxes)
-          .ifPresent(wrong -> refuse(place.get(), hung.size() - 1, wrong));
+      Optional<Wrong> wrong =
+          checkLeg(model, run.kind(), leg, existingPiece(leg.piece()).piece(), boxes);
+      if (wrong.isPresent()) {
+        throw refused(place.get(), i, wrong.get());
+      }
       legs.put(leg.piece(), new LegAt(port, i, leg));
     }
   }
@@ -288,8 +317,8 @@ public final class Plan {
   /** What is wrong with a leg, and what is allowed. */
   private record Wrong(String field, String found, String allowed) {}
 
-  private static void refuse(String run, int leg, Wrong wrong) {
-    throw new RefusedException(
+  private static RefusedException refused(String run, int leg, Wrong wrong) {
+    return new RefusedException(
         "%s.legs[%d].%s".formatted(run, leg, wrong.field()), wrong.found(), wrong.allowed());
   }
 

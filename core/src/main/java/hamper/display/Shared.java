@@ -38,11 +38,12 @@ public final class Shared {
     if (!surroundings || before.controller(controller.id()).orElse(null) != controller) {
       return false;
     }
-    for (Run run : controller.runs()) {
-      List<PieceAt> was = before.piecesOf(run);
-      List<PieceAt> is = after.piecesOf(run);
-      for (int i = 0; i < is.size(); i++) {
-        if (was.get(i).prop() != is.get(i).prop()) {
+    List<HungRun> was = before.runsOf(controller);
+    List<HungRun> is = after.runsOf(controller);
+    for (int i = 0; i < is.size(); i++) {
+      List<HungLeg> legs = is.get(i).legs();
+      for (int j = 0; j < legs.size(); j++) {
+        if (was.get(i).legs().get(j).at().prop() != legs.get(j).at().prop()) {
           return false;
         }
       }

@@ -1,24 +1,26 @@
 package hamper.edit;
 
+import hamper.display.Accepted;
 import hamper.display.Display;
 import hamper.display.Plan;
 import hamper.value.Require;
+import java.util.Optional;
 
 /**
  * Takes an acceptance back.
  *
+ * @param identity of the finding; left out where it was accepted by its words
  * @param code of the check
  * @param message of the finding
  */
-public record WithdrawAcceptance(String code, String message) implements Edit {
+public record WithdrawAcceptance(Optional<String> identity, String code, String message)
+    implements Edit {
   private static final int SHORT = 60;
 
   @Override
   public Display change(Plan plan) {
-    var kept =
-        plan.display().accepted().stream()
-            .filter(one -> !one.code().equals(code) || !one.message().equals(message))
-            .toList();
+    Accepted taken = new Accepted(identity, code, message, "-");
+    var kept = plan.display().accepted().stream().filter(one -> !one.sameAs(taken)).toList();
     Require.that(
         kept.size() < plan.display().accepted().size(),
         "message",

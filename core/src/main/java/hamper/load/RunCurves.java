@@ -1,8 +1,7 @@
 package hamper.load;
 
-import hamper.display.Controller;
+import hamper.display.HungRun;
 import hamper.display.Plan;
-import hamper.display.Run;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
@@ -39,8 +38,8 @@ public record RunCurves(List<Point> planned, List<Point> full, List<List<Point>>
   }
 
   /** The curves of a run of pixels. */
-  public static RunCurves of(Plan plan, Controller controller, Run run) {
-    List<RunWire.Part> parts = RunWire.parts(plan, controller, run);
+  public static RunCurves of(Plan plan, HungRun run) {
+    List<RunWire.Part> parts = RunWire.parts(plan, run);
     int total = parts.stream().mapToInt(RunWire.Part::positions).sum();
     int step = Math.max(1, total / POINTS);
     List<List<Point>> without = new ArrayList<>();

@@ -1,7 +1,7 @@
 package hamper.load;
 
+import hamper.display.HungRun;
 import hamper.display.PortRef;
-import hamper.display.Run;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -11,12 +11,15 @@ import java.util.stream.Stream;
  * The electrical side of a run, solved.
  *
  * @param run as it hangs there
- * @param positions of the run, null pixels and gaps counted
  * @param islands along the wire
  */
-public record RunPower(PortRef port, Run run, int positions, List<Island> islands) {
+public record RunPower(HungRun run, List<Island> islands) {
   public RunPower {
     islands = List.copyOf(islands);
+  }
+
+  public PortRef port() {
+    return run.port();
   }
 
   public Stream<FeedLoad> feeds() {

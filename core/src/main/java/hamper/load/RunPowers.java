@@ -1,10 +1,9 @@
 package hamper.load;
 
-import hamper.catalog.PortKind;
 import hamper.display.Controller;
+import hamper.display.HungRun;
 import hamper.display.Plan;
 import hamper.display.PortRef;
-import hamper.display.Run;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -23,22 +22,21 @@ public final class RunPowers {
   }
 
   public static Stream<RunPower> of(Plan plan, Controller controller) {
-    return controller.runs().stream().flatMap(run -> of(plan, controller, run).stream());
+    return plan.runsOf(controller).stream()
+        .filter(HungRun::carriesPixels)
+        .map(run -> of(plan, run));
   }
 
-  /** One run; empty where it carries no pixels. */
-  public static Optional<RunPower> of(Plan plan, Controller controller, Run run) {
-    if (run.kind() != PortKind.PIXEL || run.legs().isEmpty()) {
-      return Optional.empty();
-    }
-    PortRef port = RunWire.portOf(controller, run);
+  /**
+   * @param run that carries pixels; it may be only tried
+   */
+  public static RunPower of(Plan plan, HungRun run) {
+    PortRef port = run.port();
     List<Island> islands = new ArrayList<>();
-    int positions = 0;
-    for (RunWire.Part part : RunWire.parts(plan, controller, run)) {
+    for (RunWire.Part part : RunWire.parts(plan, run)) {
       islands.add(island(port, part));
-      positions = part.before() + part.positions();
     }
-    return Optional.of(new RunPower(port, run, positions, islands));
+    return new RunPower(run, islands);
   }
 
   private static Island island(PortRef port, RunWire.Part part) {

@@ -4,18 +4,17 @@ import hamper.catalog.Gauge;
 import hamper.catalog.PixelType;
 import hamper.catalog.PortGroup;
 import hamper.catalog.PortKind;
-import hamper.display.Brightness;
 import hamper.display.Cable;
 import hamper.display.Conductor;
 import hamper.display.Controller;
 import hamper.display.Feed;
+import hamper.display.HungLeg;
+import hamper.display.HungRun;
 import hamper.display.Leg;
 import hamper.display.PieceAt;
 import hamper.display.PixelString;
 import hamper.display.Plan;
-import hamper.display.PortRef;
 import hamper.display.PoweredInput;
-import hamper.display.Run;
 import hamper.display.Section;
 import hamper.display.Supply;
 import hamper.display.Wiring;
@@ -105,10 +104,7 @@ public final class RunWire {
   private static final double CONTACT_LOOP = 2 * Wiring.CONTACT_OHMS;
 
   private final Plan plan;
-  private final Controller controller;
-  private final Run run;
-  private final List<PieceAt> hung;
-  private final boolean boxes;
+  private final HungRun run;
   private final List<Part> parts = new ArrayList<>();
 
   /** Of the part in hand. */
@@ -119,20 +115,15 @@ public final class RunWire {
   private int reached;
   private String first = "";
 
-  private RunWire(Plan plan, Controller controller, Run run) {
+  private RunWire(Plan plan, HungRun run) {
     this.plan = plan;
-    this.controller = controller;
     this.run = run;
-    this.hung = plan.piecesOf(run);
-    this.boxes = plan.hasBoxes(controller, PortKind.PIXEL);
   }
 
   /** The parts of a run of pixels, along the wire. */
-  static List<Part> parts(Plan plan, Controller controller, Run run) {
-    RunWire wire = new RunWire(plan, controller, run);
-    for (int i = 0; i < run.legs().size(); i++) {
-      wire.add(i);
-    }
+  static List<Part> parts(Plan plan, HungRun run) {
+    RunWire wire = new RunWire(plan, run);
+    run.legs().forEach(wire::add);
     wire.close();
     return wire.parts;
   }
@@ -168,14 +159,14 @@ public final class RunWire {
     taps = new ArrayList<>();
   }
 
-  private void add(int index) {
-    Leg leg = run.legs().get(index);
-    PieceAt at = hung.get(index);
+  private void add(HungLeg hung) {
+    Leg leg = hung.leg();
+    PieceAt at = hung.at();
     PixelString string = at.string();
     PixelType type = at.pixels();
     Wiring wires = string.wires();
     boolean broken = leg.cut().contains(Conductor.POSITIVE) || wires.dataOnly();
-    boolean socket = index == 0 || box(index) != box(index - 1);
+    boolean socket = hung.socket();
     if (socket || broken) {
       close();
     }
@@ -183,32 +174,31 @@ public final class RunWire {
     if (stretches.isEmpty()) {
       first = leg.piece();
     }
-    Cable cable = Cable.before(plan, controller, leg, hung, index, boxes);
+    Cable cable = run.cableTo(hung, plan);
     double step = wires.gaugeOrUsual().loopOhms(wires.spacingOrUsual());
     double link = link(leg, cable, step);
     double plug = CONTACT_LOOP + wires.gaugeOrUsual().loopOhms(string.leadMetres());
     if (socket && !wires.dataOnly()) {
       double toFirst = leg.nullPixels() > 0 ? link + CONTACT_LOOP : link + plug;
-      taps.add(ownTap(leg, index, type, cable, toFirst));
+      taps.add(ownTap(hung, type, cable, toFirst));
     }
     double idle = type.idleMilliamps() / 1000;
     if (leg.nullPixels() > 0) {
       put(leg.nullPixels(), idle, idle, link, joined ? link + CONTACT_LOOP : 0, type);
     }
-    int start = reached;
     double into = leg.nullPixels() > 0 ? link + plug : joined ? link + plug : 0;
     for (Section section : string.sections()) {
       if (section.nullPixels() > 0) {
         put(section.nullPixels(), idle, idle, step, into, type);
         into = step;
       }
-      int percent = Brightness.percent(section, at.prop(), run, controller);
+      int percent = run.brightness(at, section);
       double amps = Current.amps(type, 1, 0, percent);
       put(section.pixels(), amps, Current.amps(type, 1, 0, 100), step, into, type);
       into = step;
     }
     for (int i = 0; i < leg.feeds().size(); i++) {
-      taps.add(tap(at, leg, i, start));
+      taps.add(tap(hung, i));
     }
   }
 
@@ -226,13 +216,9 @@ public final class RunWire {
     reached += count;
   }
 
-  /** The remote box of a leg: the first where nobody says; another box is another socket. */
-  private int box(int index) {
-    return run.legs().get(index).box().orElse(1);
-  }
-
-  private Tap ownTap(Leg leg, int index, PixelType type, Cable cable, double ohms) {
-    Optional<PoweredInput.Socket> input = inputOf(plan, controller, run.port(), box(index));
+  private Tap ownTap(HungLeg leg, PixelType type, Cable cable, double ohms) {
+    Controller controller = run.controller();
+    Optional<PoweredInput.Socket> input = inputOf(plan, controller, run.run().port(), leg.box());
     Optional<Supply> supply = input.flatMap(controller::supplyOf).map(plan::existingSupply);
     return new Tap(
         Optional.empty(),
@@ -241,30 +227,24 @@ public final class RunWire {
         supply.map(Supply::volts).orElse(type.volts()),
         1,
         cable,
-        leg.gaugeOrUsual(),
+        leg.leg().gaugeOrUsual(),
         ohms,
         plan.modelOf(controller).portsOf(PortKind.PIXEL).flatMap(PortGroup::fuseAmps));
   }
 
-  private Tap tap(PieceAt at, Leg leg, int index, int start) {
-    Feed feed = leg.feeds().get(index);
-    PixelString string = (PixelString) at.piece();
+  private Tap tap(HungLeg leg, int index) {
+    Feed feed = leg.leg().feeds().get(index);
     Supply supply = plan.existingSupply(feed.supply());
-    Cable lead = Cable.lead(plan, feed, at);
+    Cable lead = Cable.lead(plan, feed, leg.at());
     return new Tap(
-        Optional.of(new FeedLoad.FeedRef(leg.piece(), index)),
+        Optional.of(new FeedLoad.FeedRef(leg.leg().piece(), index)),
         Optional.empty(),
         Optional.of(supply),
         supply.volts(),
-        start - before + Math.min(feed.position(), string.places()),
+        leg.start() - before + Math.min(feed.position(), leg.places()),
         lead,
         feed.gaugeOrUsual(),
         feed.gaugeOrUsual().loopOhms(lead.metres()),
         feed.fuseAmps());
-  }
-
-  /** The port of this run. */
-  static PortRef portOf(Controller controller, Run run) {
-    return new PortRef(controller.id(), run.kind(), run.port());
   }
 }

@@ -4,6 +4,7 @@ import hamper.display.PortRef;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * The channels and universes of one controller.
@@ -29,6 +30,37 @@ public record ControllerBlock(
     int displayStart,
     List<PortRef> dmxPorts,
     Map<PortRef, Integer> dmxUniverses) {
+
+  /** The channel of the block that the first slot of a DMX port in use takes, from 1. */
+  public int dmxStart(PortRef port) {
+    return flowingChannels + dmxPorts.indexOf(port) * Resolver.DMX_SLOTS + 1;
+  }
+
+  /**
+   * Universes that something stands on, or that are sent because something stands beyond them;
+   * reserve reaches nobody.
+   *
+   * @param universeSize of the flowing part
+   */
+  public IntStream sentUniverses(int universeSize) {
+    IntStream flowing =
+        firstUniverse
+            .map(
+                first ->
+                    IntStream.range(
+                        first, first + (usedChannels + universeSize - 1) / universeSize))
+            .orElseGet(IntStream::empty);
+    return IntStream.concat(flowing, dmxUniverses.values().stream().mapToInt(universe -> universe));
+  }
+
+  /** The outermost universes of the block, reserve and DMX lines included; empty on DDP. */
+  public IntStream outermostUniverses() {
+    IntStream flowing =
+        firstUniverse.isPresent() && flowingUniverses > 0
+            ? IntStream.of(firstUniverse.get(), firstUniverse.get() + flowingUniverses - 1)
+            : IntStream.empty();
+    return IntStream.concat(flowing, dmxUniverses.values().stream().mapToInt(universe -> universe));
+  }
 
   /** The last universe of the flowing part; one below the first where it has none. */
   public Optional<Integer> lastFlowingUniverse() {

@@ -45,7 +45,7 @@ final class Flow {
     run.stream()
         .filter(item -> item.isMirror() && item.hold.isPresent())
         .forEach(item -> line.report(LayoutProblem.Kind.HOLD_ON_MIRROR, item));
-    if (line.startsPer == StartsPer.SECTION) {
+    if (line.inForce.startsPer() == StartsPer.SECTION) {
       run.forEach(this::holdSection);
       return;
     }
@@ -90,9 +90,11 @@ final class Flow {
       return OptionalInt.empty();
     }
     long channel =
-        new UniverseGrid(first.get(), line.universeSize)
+        new UniverseGrid(first.get(), line.inForce.universeSize())
             .controllerChannel(new UniverseChannel(hold.universe().get(), hold.channel()));
-    if (channel < 1 || channel > Hold.MOST_CHANNELS || hold.channel() > line.universeSize) {
+    if (channel < 1
+        || channel > Hold.MOST_CHANNELS
+        || hold.channel() > line.inForce.universeSize()) {
       line.report(LayoutProblem.Kind.HOLD_OUTSIDE_BLOCK, item);
       return OptionalInt.empty();
     }
@@ -101,8 +103,9 @@ final class Flow {
 
   private int flowRun(List<Item> run, int cursor, ReservedChannels reserved) {
     boolean opensPort =
-        line.portStart == PortStart.NEXT_UNIVERSE && run.get(0).port.kind() == PortKind.PIXEL;
-    if (line.startsPer == StartsPer.PORT) {
+        line.inForce.portStart() == PortStart.NEXT_UNIVERSE
+            && run.get(0).port.kind() == PortKind.PIXEL;
+    if (line.inForce.startsPer() == StartsPer.PORT) {
       List<Item> flowing = run.stream().filter(Flow::flows).toList();
       return flowing.isEmpty() ? cursor : flowTogether(flowing, cursor, opensPort, reserved);
     }
@@ -158,11 +161,12 @@ final class Flow {
   }
 
   private void lay(Item item, int from) {
-    item.span = line.packing.lay(line.universeSize, from, item.addresses, item.width);
+    item.span =
+        line.inForce.packing().lay(line.inForce.universeSize(), from, item.addresses, item.width);
   }
 
   private int nextBoundary(int channel) {
-    int used = (channel - 1) % line.universeSize;
-    return used == 0 ? channel : channel - used + line.universeSize;
+    int used = (channel - 1) % line.inForce.universeSize();
+    return used == 0 ? channel : channel - used + line.inForce.universeSize();
   }
 }

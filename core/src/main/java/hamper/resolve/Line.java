@@ -1,11 +1,11 @@
 package hamper.resolve;
 
-import hamper.address.Packing;
-import hamper.address.PortStart;
-import hamper.address.StartsPer;
 import hamper.catalog.PortKind;
 import hamper.display.Circuit;
 import hamper.display.Controller;
+import hamper.display.HungLeg;
+import hamper.display.HungRun;
+import hamper.display.InForce;
 import hamper.display.Leg;
 import hamper.display.Piece;
 import hamper.display.PieceAt;
@@ -27,12 +27,7 @@ import java.util.function.Consumer;
 final class Line {
   final int index;
   final Controller controller;
-  final Packing packing;
-  final PortStart portStart;
-  final StartsPer startsPer;
-
-  /** Channels of a universe; 0 on DDP, where there are none. */
-  final int universeSize;
+  final InForce inForce;
 
   /** Runs that flow, by kind and port. */
   final List<List<Item>> flowing = new ArrayList<>();
@@ -59,22 +54,16 @@ final class Line {
   Line(Plan plan, int index) {
     this.index = index;
     this.controller = plan.display().controllers().get(index);
-    var dialect = plan.modelOf(controller).dialect();
-    boolean universes = controller.protocol().usesUniverses();
-    universeSize = universes ? controller.settings().universeSize() : 0;
-    packing = universes ? controller.packing().orElse(dialect.packing()) : Packing.CONTIGUOUS;
-    portStart =
-        universes ? controller.portStart().orElse(dialect.portStart()) : PortStart.NEXT_CHANNEL;
-    startsPer = dialect.startsPer();
-    for (Run run : controller.runs()) {
-      if (!run.legs().isEmpty() && run.kind() != PortKind.SERIAL) {
-        add(run, flatten(plan, run));
+    inForce = plan.inForce(controller);
+    for (HungRun run : plan.runsOf(controller)) {
+      if (!run.legs().isEmpty() && run.run().kind() != PortKind.SERIAL) {
+        add(run.run(), flatten(run));
       }
     }
   }
 
   boolean usesUniverses() {
-    return universeSize > 0;
+    return inForce.usesUniverses();
   }
 
   /** Whether it takes channels of the display at all; a host does not. */
@@ -105,14 +94,14 @@ final class Line {
     }
   }
 
-  private List<Item> flatten(Plan plan, Run run) {
+  private List<Item> flatten(HungRun run) {
     List<Item> items = new ArrayList<>();
-    PortRef port = new PortRef(controller.id(), run.kind(), run.port());
-    List<PieceAt> hung = plan.piecesOf(run);
-    for (int l = 0; l < run.legs().size(); l++) {
-      Leg leg = run.legs().get(l);
+    PortRef port = run.port();
+    for (HungLeg hung : run.legs()) {
+      int l = hung.index();
+      Leg leg = hung.leg();
       mirrors |= leg.mirrorOf().isPresent();
-      PieceAt at = hung.get(l);
+      PieceAt at = hung.at();
       Piece piece = at.piece();
       if (piece instanceof PixelString string) {
         int width = at.pixels().channels();

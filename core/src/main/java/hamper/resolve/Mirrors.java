@@ -77,7 +77,8 @@ final class Mirrors {
       line.report(LayoutProblem.Kind.MIRROR_LONGER, item);
     }
     if (from > 0) {
-      item.span = line.packing.lay(line.universeSize, from, item.addresses, item.width);
+      item.span =
+          line.inForce.packing().lay(line.inForce.universeSize(), from, item.addresses, item.width);
       return item.span.end();
     }
     return following;
@@ -101,7 +102,7 @@ final class Mirrors {
   private void layAcross(Line line, Item item, Line home, List<String> domains) {
     boolean reached =
         line.usesUniverses()
-            && line.universeSize == home.universeSize
+            && line.inForce.universeSize() == home.inForce.universeSize()
             && domains.get(line.index).equals(domains.get(home.index));
     if (!reached || home.firstUniverse.isEmpty()) {
       item.original = null;
@@ -113,8 +114,14 @@ final class Mirrors {
       return;
     }
     ChannelSpan span =
-        line.packing.lay(line.universeSize, item.original.span.start(), item.addresses, item.width);
-    UniverseGrid grid = new UniverseGrid(home.firstUniverse.get(), home.universeSize);
+        line.inForce
+            .packing()
+            .lay(
+                line.inForce.universeSize(),
+                item.original.span.start(),
+                item.addresses,
+                item.width);
+    UniverseGrid grid = new UniverseGrid(home.firstUniverse.get(), home.inForce.universeSize());
     item.remoteStart = grid.at(span.start());
     item.remoteEnd = grid.at(span.last());
   }
@@ -129,7 +136,7 @@ final class Mirrors {
   private void reportPartOfPort(Line line, List<Item> run) {
     boolean some = run.stream().anyMatch(Item::isMirror);
     boolean all = run.stream().allMatch(Item::isMirror);
-    if (line.startsPer == StartsPer.PORT && some && !all) {
+    if (line.inForce.startsPer() == StartsPer.PORT && some && !all) {
       run.stream()
           .filter(Item::isMirror)
           .findFirst()

@@ -87,7 +87,7 @@ final class OverlapSweep {
           .controllerChannels()
           .ifPresent(span -> stretches.add(party, span.start() - 1, span.end() - 1));
     } else if (placement.start().isPresent() && placement.end().isPresent()) {
-      int size = item.slot > 0 ? Resolver.DMX_SLOTS : line.universeSize;
+      int size = item.slot > 0 ? Resolver.DMX_SLOTS : line.inForce.universeSize();
       addUniverses(party, placement.start().get(), placement.end().get(), size);
     }
   }

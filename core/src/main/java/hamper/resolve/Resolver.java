@@ -73,9 +73,10 @@ public final class Resolver {
     }
     switch (line.controller.protocol()) {
       case E131, ARTNET -> {
-        int used = (line.usedChannels + line.universeSize - 1) / line.universeSize;
+        int used =
+            (line.usedChannels + line.inForce.universeSize() - 1) / line.inForce.universeSize();
         line.flowingUniverses = Math.max(used, line.controller.settings().reserveUniverses());
-        line.flowingChannels = line.flowingUniverses * line.universeSize;
+        line.flowingChannels = line.flowingUniverses * line.inForce.universeSize();
       }
       case DDP ->
           line.flowingChannels =
@@ -108,7 +109,7 @@ public final class Resolver {
   private static List<Placement> placements(Line line) {
     List<Placement> placements = new ArrayList<>();
     Optional<UniverseGrid> grid =
-        line.firstUniverse.map(first -> new UniverseGrid(first, line.universeSize));
+        line.firstUniverse.map(first -> new UniverseGrid(first, line.inForce.universeSize()));
     for (List<Item> run : line.flowing) {
       for (Item item : run) {
         if (item.remoteStart != null) {

@@ -6,6 +6,7 @@ import hamper.address.Protocol;
 import hamper.catalog.PortKind;
 import hamper.display.Controller;
 import hamper.display.Feed;
+import hamper.display.HungRun;
 import hamper.display.Leg;
 import hamper.display.Plan;
 import hamper.display.Prop;
@@ -57,7 +58,7 @@ class FeedPlannerTest {
 
   /** The rule itself, told once more: voltage with its margin, fuses planned and at 100 %. */
   private static boolean good(Plan plan, Run run) {
-    RunPower power = RunPowers.of(plan, controller(plan), run).orElseThrow();
+    RunPower power = RunPowers.of(plan, HungRun.of(plan, controller(plan), run));
     for (Island island : power.islands()) {
       for (Island.Reach reach : island.reaches()) {
         if (reach.volts().orElseThrow().volts() < 9.5 * 1.05) {
@@ -98,9 +99,12 @@ class FeedPlannerTest {
     return run.withLegs(legs);
   }
 
+  private static HungRun hung(Plan plan) {
+    return plan.runsOf(controller(plan)).get(0);
+  }
+
   private static Optional<Run> fewest(Plan plan, List<FeedPlanner.Place> places) {
-    return FeedPlanner.fewest(
-        plan, controller(plan), run(plan), PATTERN, FeedPlanner.Goal.ALL, places);
+    return FeedPlanner.fewest(plan, hung(plan), PATTERN, FeedPlanner.Goal.ALL, places);
   }
 
   private static int feeds(Run run) {
@@ -118,7 +122,7 @@ class FeedPlannerTest {
       if (good(plan, run(plan))) {
         continue;
       }
-      Optional<Run> found = fewest(plan, FeedPlanner.joints(plan, run(plan)));
+      Optional<Run> found = fewest(plan, FeedPlanner.joints(hung(plan)));
       OptionalInt least = exhaustive(plan);
       assertThat(found.isPresent()).isEqualTo(least.isPresent());
       if (found.isPresent()) {
@@ -135,10 +139,8 @@ class FeedPlannerTest {
   @Test
   void aStringWithoutJointsOnItsWayIsFedBetweenPixels() {
     Plan plan = plan(new int[] {600});
-    assertThat(fewest(plan, FeedPlanner.joints(plan, run(plan))))
-        .as("its two ends do not do")
-        .isEmpty();
-    Run soldered = fewest(plan, FeedPlanner.between(plan, run(plan))).orElseThrow();
+    assertThat(fewest(plan, FeedPlanner.joints(hung(plan)))).as("its two ends do not do").isEmpty();
+    Run soldered = fewest(plan, FeedPlanner.between(hung(plan))).orElseThrow();
     assertThat(good(plan, soldered)).isTrue();
     assertThat(feeds(soldered))
         .as("25.2 A at 100 %, of which the port gives 5 and each feed 7.5")
@@ -148,8 +150,8 @@ class FeedPlannerTest {
   @Test
   void fusesAreAsSmallAsTheyMayBe() {
     Plan plan = plan(new int[] {60, 60});
-    Run fed = fewest(plan, FeedPlanner.joints(plan, run(plan))).orElseThrow();
-    RunPower power = RunPowers.of(plan, controller(plan), fed).orElseThrow();
+    Run fed = fewest(plan, FeedPlanner.joints(hung(plan))).orElseThrow();
+    RunPower power = RunPowers.of(plan, HungRun.of(plan, controller(plan), fed));
     assertThat(power.feeds().filter(feed -> feed.at().isPresent()))
         .singleElement()
         .satisfies(

@@ -27,6 +27,7 @@ import hamper.display.Plan;
 import hamper.display.Prop;
 import hamper.display.Run;
 import hamper.display.Section;
+import hamper.facts.Facts;
 import hamper.sample.Samples;
 import java.util.EnumMap;
 import java.util.HashSet;
@@ -342,7 +343,13 @@ class ChecksTest {
         loose.with(
             loose
                 .display()
-                .withAccepted(List.of(new Accepted(risk.code(), risk.message(), "next year"))));
+                .withAccepted(
+                    List.of(
+                        new Accepted(
+                            Optional.of(risk.identity()),
+                            risk.code(),
+                            risk.message(),
+                            "next year"))));
     assertThat(findings(taken)).isEmpty();
     assertThat(Checks.accepted(Facts.of(taken)))
         .containsExactly(new Checks.Taken(risk, "next year"));
@@ -357,7 +364,13 @@ class ChecksTest {
     Plan wished =
         over.with(
             over.display()
-                .withAccepted(List.of(new Accepted(fault.code(), fault.message(), "please"))));
+                .withAccepted(
+                    List.of(
+                        new Accepted(
+                            Optional.of(fault.identity()),
+                            fault.code(),
+                            fault.message(),
+                            "please"))));
     assertThat(findings(wished)).contains(fault);
   }
 }

@@ -21,6 +21,7 @@ import hamper.display.Prop;
 import hamper.display.Run;
 import hamper.display.Sending;
 import hamper.display.SerialDimmer;
+import hamper.facts.Facts;
 import hamper.sample.Samples;
 import java.util.List;
 import java.util.Map;

@@ -13,6 +13,7 @@ import hamper.display.Run;
 import hamper.display.Section;
 import hamper.display.SitePower;
 import hamper.display.Supply;
+import hamper.facts.Facts;
 import hamper.sample.Samples;
 import java.util.List;
 import java.util.Optional;
@@ -70,7 +71,7 @@ class PowerChecksTest {
             .toList();
     assertThat(low).isNotEmpty();
     assertThat(low.get(0).message()).contains("is dark at planned brightness, dark at 100 %");
-    assertThat(low.get(0).found()).isEqualTo("0.00 V");
+    assertThat(low.get(0).found().text()).isEqualTo("0.00 V");
   }
 
   @Test

@@ -31,7 +31,8 @@ class CableTest {
             zones,
             List.of(in("tower", "a"), in("quay", "b"), in("lost", "c"), in(null, "d")),
             controller);
-    return Cable.before(plan, plan.existingController("k"), run, legs.length - 1);
+    HungRun hung = plan.runsOf(plan.existingController("k")).get(0);
+    return hung.cableTo(hung.legs().get(legs.length - 1), plan);
   }
 
   @Test

@@ -181,7 +181,7 @@ class RunPowersTest {
       Plan plan = plan(props, legs.toArray(Leg[]::new));
       RunPower power = RunPowers.of(plan).get(0);
       PortLoad load = PortLoads.of(plan).get(0);
-      assertThat(power.positions()).isEqualTo(load.places());
+      assertThat(power.run().places()).isEqualTo(load.places());
       assertThat(power.feeds().mapToDouble(FeedLoad::amps).sum())
           .isEqualTo(load.amps(), within(1e-9));
       assertThat(power.feeds().mapToDouble(FeedLoad::fullAmps).sum())

@@ -170,7 +170,7 @@ class PlannerTest extends DemoCase {
         "another version",
         example.replace("Version\": 1", "Version\": 7"),
         "formatVersion",
-        "7; this Hamper reads version 1");
+        "7; this Hamper reads versions 1 to 2");
     refuses(
         "a negative count",
         example.replace("\"pixels\": 100", "\"pixels\": -1"),

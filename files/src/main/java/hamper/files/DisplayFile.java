@@ -37,7 +37,7 @@ public final class DisplayFile {
   public static byte[] write(Display display) {
     ObjectNode root = Json.MAPPER.createObjectNode();
     root.put("format", "hamper-display");
-    root.put("formatVersion", 1);
+    root.put("formatVersion", FormatVersions.newest("hamper-display"));
     root.setAll((ObjectNode) Json.MAPPER.valueToTree(display));
     return (Json.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n")
         .getBytes(StandardCharsets.UTF_8);

@@ -57,6 +57,7 @@ final class Formats {
     if (!large.isEmpty()) {
       throw new BadFileException(large);
     }
+    FormatVersions.upgrade((ObjectNode) root, "hamper-" + format);
     String schemaName = format + ".schema.json";
     Schema schema = REGISTRY.getSchema(SchemaLocation.of(HOME + schemaName));
     List<Reason> reasons =
@@ -97,11 +98,14 @@ final class Formats {
               : "%s; this place takes \"%s\"".formatted(found, format));
     }
     JsonNode version = root.path("formatVersion");
-    if (!version.isInt() || version.asInt() != 1) {
+    int newest = FormatVersions.newest(format);
+    if (!version.isInt() || version.asInt() < 1 || version.asInt() > newest) {
       throw BadFileException.of(
           "formatVersion",
-          "%s; this Hamper reads version 1. Open the file with the Hamper that wrote it"
-              .formatted(version.isMissingNode() ? "is missing" : version));
+          "%s; this Hamper reads %s. Open the file with the Hamper that wrote it"
+              .formatted(
+                  version.isMissingNode() ? "is missing" : version,
+                  newest == 1 ? "version 1" : "versions 1 to " + newest));
     }
   }
 

@@ -3,11 +3,11 @@ package hamper.evenings;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.check.Checks;
-import hamper.check.Facts;
 import hamper.display.Plan;
 import hamper.edit.Edit;
 import hamper.edit.Restore;
 import hamper.edit.SplitSection;
+import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
 import hamper.files.Json;

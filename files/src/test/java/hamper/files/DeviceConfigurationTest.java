@@ -2,11 +2,11 @@ package hamper.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import hamper.check.Facts;
 import hamper.config.Configuration;
 import hamper.config.Output;
 import hamper.config.SendList;
 import hamper.config.Untold;
+import hamper.facts.Facts;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

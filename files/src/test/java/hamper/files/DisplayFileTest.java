@@ -67,9 +67,9 @@ class DisplayFileTest {
   @Test
   void anotherFormatOrVersionIsRefused() throws IOException {
     refused(
-        example().replace("\"formatVersion\": 1", "\"formatVersion\": 2"),
+        example().replace("\"formatVersion\": 2", "\"formatVersion\": 3"),
         "formatVersion",
-        "2; this Hamper reads version 1");
+        "3; this Hamper reads versions 1 to 2");
     refused(example().replace("hamper-display", "other"), "format", "\"hamper-display\"");
     refused("{}", "format", "is missing");
   }

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.catalog.DeviceModel;
 import hamper.catalog.PortKind;
-import hamper.check.Facts;
 import hamper.config.Configurations;
 import hamper.config.DeviceStart;
 import hamper.config.Output;
@@ -12,6 +11,7 @@ import hamper.config.Starts;
 import hamper.display.Controller;
 import hamper.display.Plan;
 import hamper.display.Section;
+import hamper.facts.Facts;
 import hamper.resolve.Placement;
 import hamper.samples.Yard;
 import java.util.List;

@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import hamper.advise.Remedies;
 import hamper.check.Check;
 import hamper.check.Checks;
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.check.Severity;
 import hamper.check.Subject;
 import hamper.display.Plan;
 import hamper.edit.Edit;
+import hamper.facts.Facts;
 import hamper.samples.Yard;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -99,10 +99,10 @@ class SeededMistakesTest {
     Finding finding = found.get(0);
     assertThat(subject(yard.plan(), finding.subjects().get(0))).isEqualTo(mistake.subject());
     if (!mistake.found().isEmpty()) {
-      assertThat(finding.found()).isEqualTo(mistake.found());
+      assertThat(finding.found().text()).isEqualTo(mistake.found());
     }
     if (!mistake.allowed().isEmpty()) {
-      assertThat(finding.allowed()).isEqualTo(mistake.allowed());
+      assertThat(finding.allowed().text()).isEqualTo(mistake.allowed());
     }
     assertThat(finding.message()).isNotBlank();
     List<Edit> offered = Remedies.of(facts, finding);

@@ -566,12 +566,16 @@ public final class RandomEdits {
 
   private Edit accept(Plan plan) {
     return new AcceptFinding(
-        new Accepted("not-patched", "Prop %d".formatted(random.nextInt(9)), "It may be so"));
+        new Accepted(
+            Optional.of("%016x".formatted(random.nextInt(9))),
+            "not-patched",
+            "Prop %d".formatted(random.nextInt(9)),
+            "It may be so"));
   }
 
   private Edit withdraw(Plan plan) {
     Accepted one = one(plan.display().accepted());
-    return new WithdrawAcceptance(one.code(), one.message());
+    return new WithdrawAcceptance(one.identity(), one.code(), one.message());
   }
 
   private Edit types(Plan plan) {

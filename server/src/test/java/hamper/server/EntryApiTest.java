@@ -135,9 +135,7 @@ class EntryApiTest extends ApiCase {
 
   private JsonNode remedies(JsonNode finding) {
     return server
-        .post(
-            path("/remedies"),
-            "{\"code\":%s,\"message\":%s}".formatted(finding.get("code"), finding.get("message")))
+        .post(path("/remedies"), "{\"identity\":%s}".formatted(finding.get("identity")))
         .body();
   }
 
@@ -165,8 +163,8 @@ class EntryApiTest extends ApiCase {
             .findFirst()
             .orElseThrow();
     String accept =
-        "{\"type\":\"AcceptFinding\",\"finding\":{\"code\":%s,\"message\":%s,\"reason\":\"Not this year\"}}"
-            .formatted(loose.get("code"), loose.get("message"));
+        "{\"type\":\"AcceptFinding\",\"finding\":{\"identity\":%s,\"code\":%s,\"message\":%s,\"reason\":\"Not this year\"}}"
+            .formatted(loose.get("identity"), loose.get("code"), loose.get("message"));
     int before = whole().get("findings").size();
     edit(accept);
     assertThat(whole().get("findings")).hasSize(before - 1);
@@ -179,6 +177,7 @@ class EntryApiTest extends ApiCase {
     edit(
         accept
             .replace(loose.get("message").toString(), fault.get("message").toString())
+            .replace(loose.get("identity").toString(), fault.get("identity").toString())
             .replace(loose.get("code").toString(), fault.get("code").toString()));
     assertThat(whole().get("findings").get(0)).as("a fault stays").isEqualTo(fault);
   }
@@ -215,8 +214,7 @@ class EntryApiTest extends ApiCase {
 
   @Test
   void nothingIsOfferedForAFindingThatIsNotThere() {
-    Answer none =
-        server.post(path("/remedies"), "{\"code\":\"overlap\",\"message\":\"something else\"}");
+    Answer none = server.post(path("/remedies"), "{\"identity\":\"something-else\"}");
     assertThat(none.status()).isEqualTo(200);
     assertThat(none.body()).isEmpty();
   }

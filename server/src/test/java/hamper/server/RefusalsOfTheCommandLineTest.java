@@ -51,7 +51,7 @@ class RefusalsOfTheCommandLineTest {
         new Refusal("check @large.json", "20,971,521 bytes; allowed are 20,971,520"),
         new Refusal("check @huge-number.json", "pixels: 1.0E308; allowed are numbers up to"),
         new Refusal("check @long-label.json", "at most"),
-        new Refusal("check @newer.json", "formatVersion", "this Hamper reads version 1"),
+        new Refusal("check @newer.json", "formatVersion", "this Hamper reads versions 1 to 2"),
         new Refusal("check @foreign.json", "format", "hamper-catalogue"),
         new Refusal("check @hidden.json", "name"),
         new Refusal("addresses @text.json", "not JSON"),
@@ -89,7 +89,7 @@ class RefusalsOfTheCommandLineTest {
     write("large.json", " ".repeat((20 << 20) + 1));
     write("huge-number.json", demo.replaceFirst("\"pixels\": ?\\d+", "\"pixels\": 1e308"));
     write("long-label.json", demo.replaceFirst("\"name\": ?\"[^\"]*\"", longName()));
-    write("newer.json", demo.replaceFirst("\"formatVersion\": ?1", "\"formatVersion\": 99"));
+    write("newer.json", demo.replaceFirst("\"formatVersion\": ?2", "\"formatVersion\": 99"));
     write("foreign.json", "{\"format\":\"hamper-catalogue\",\"formatVersion\":1}");
     write("hidden.json", demo.replaceFirst("\"name\": ?\"", "\"name\": \"\\\\u202E"));
     Files.createDirectories(folder.resolve("folder"));

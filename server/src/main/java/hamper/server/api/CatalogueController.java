@@ -77,6 +77,7 @@ class CatalogueController {
 
   @PostMapping("/api/displays/{id}/catalogue")
   @Operation(summary = "Add the models and pixel types of a catalogue file, sent as the body")
+  @FileBody
   Delta add(@PathVariable String id, @RequestParam int version, HttpServletRequest request)
       throws IOException {
     CatalogueFiles.Content content = CatalogueFiles.read(Bodies.file(request));

@@ -2,11 +2,11 @@ package hamper.server.api;
 
 import hamper.change.Moves;
 import hamper.check.Checks;
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.config.Configuration;
 import hamper.config.Configurations;
 import hamper.edit.Edit;
+import hamper.facts.Facts;
 import hamper.server.api.ControllerView.BlockView;
 import hamper.server.api.Preview.BlockChange;
 import hamper.server.live.LiveDisplay;

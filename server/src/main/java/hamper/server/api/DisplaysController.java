@@ -91,6 +91,7 @@ class DisplaysController {
   @PostMapping("/import")
   @ResponseStatus(HttpStatus.CREATED)
   @Operation(summary = "Add a display from a display file, sent as the body")
+  @FileBody
   Listed importFile(HttpServletRequest request) throws IOException {
     Plan plan = DisplayFile.read(Bodies.file(request), catalog);
     return displays.add(plan.display());

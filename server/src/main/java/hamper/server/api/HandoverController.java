@@ -1,9 +1,9 @@
 package hamper.server.api;
 
-import hamper.check.Facts;
 import hamper.config.Configuration;
 import hamper.config.SendLine;
 import hamper.config.SendList;
+import hamper.facts.Facts;
 import hamper.files.AddressFiles;
 import hamper.files.AddressTable;
 import hamper.files.ConfigurationFiles;

@@ -11,6 +11,7 @@ import java.util.Optional;
  * One leg of a run.
  *
  * @param title of the piece, as people call it
+ * @param before places of the run before its gap: pixels, null pixels and gaps
  * @param nullPixels of the gap before it
  * @param cableMetres of the gap (m); 0 where it is not known
  * @param cableOrigin whether somebody entered it, or it is estimated from the zones
@@ -18,13 +19,14 @@ import java.util.Optional;
  * @param cableGauge where somebody entered one
  * @param cut conductors that do not pass the joint before it
  * @param feeds along its string
- * @param places on the wire: pixels and null pixels, gap included
+ * @param places of its piece on the wire: pixels and null pixels; 0 for what is no string
  */
 public record LegView(
     String piece,
     String prop,
     String title,
     Optional<String> zone,
+    int before,
     int nullPixels,
     double cableMetres,
     Cable.Origin cableOrigin,

@@ -1,6 +1,6 @@
 package hamper.server.api;
 
-import hamper.check.Facts;
+import hamper.facts.Facts;
 import hamper.network.AddressLine;
 import hamper.network.Flow;
 import hamper.network.Flows;

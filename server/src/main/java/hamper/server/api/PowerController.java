@@ -1,10 +1,9 @@
 package hamper.server.api;
 
 import hamper.advise.FeedPlan;
-import hamper.display.Controller;
+import hamper.display.HungRun;
 import hamper.display.Plan;
 import hamper.display.PortRef;
-import hamper.display.Run;
 import hamper.edit.Edit;
 import hamper.load.RunCurves;
 import hamper.load.RunPowers;
@@ -54,12 +53,11 @@ class PowerController {
   RunView run(@PathVariable String id, @RequestBody RunRequest request) {
     Plan now = displays.get(id).look().facts().plan();
     Plan plan = request.edit().map(edit -> edit.applyTo(now).plan()).orElse(now);
-    Controller controller = plan.existingController(request.port().controller());
-    Optional<Run> run = controller.run(request.port().kind(), request.port().port());
+    plan.existingController(request.port().controller());
+    Optional<HungRun> run = plan.run(request.port()).filter(HungRun::carriesPixels);
     return new RunView(
-        run.flatMap(one -> RunPowers.of(plan, controller, one)).map(RunPowerView::of),
-        run.filter(one -> RunPowers.of(plan, controller, one).isPresent())
-            .map(one -> RunCurves.of(plan, controller, one)));
+        run.map(one -> RunPowerView.of(RunPowers.of(plan, one))),
+        run.map(one -> RunCurves.of(plan, one)));
   }
 
   @PostMapping("/feeds")

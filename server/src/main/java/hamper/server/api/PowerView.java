@@ -1,12 +1,12 @@
 package hamper.server.api;
 
-import hamper.check.Facts;
 import hamper.display.Controller;
 import hamper.display.MainsCircuit;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.PoweredInput;
 import hamper.display.Supply;
+import hamper.facts.Facts;
 import hamper.load.FeedLoad;
 import hamper.load.SiteLoads;
 import java.util.ArrayList;

@@ -66,6 +66,7 @@ class PropRowsController {
 
   @PostMapping("/preview")
   @Operation(summary = "Read rows, sent as the body; nothing is kept")
+  @FileBody
   RowsView preview(
       @PathVariable String id,
       @RequestParam PropRows.Header header,
@@ -98,6 +99,7 @@ class PropRowsController {
 
   @PostMapping
   @Operation(summary = "Add all props of the rows sent as the body, or none where any is bad")
+  @FileBody
   Delta add(
       @PathVariable String id,
       @RequestParam int version,

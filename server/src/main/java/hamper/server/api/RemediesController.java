@@ -2,8 +2,8 @@ package hamper.server.api;
 
 import hamper.advise.Remedies;
 import hamper.check.Checks;
-import hamper.check.Facts;
 import hamper.edit.Edit;
+import hamper.facts.Facts;
 import hamper.server.live.Displays;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -28,8 +28,8 @@ class RemediesController {
     this.displays = displays;
   }
 
-  /** The finding to be settled, word for word. */
-  record RemediesRequest(String code, String message) {}
+  /** The finding to be settled. */
+  record RemediesRequest(String identity) {}
 
   /** An edit that settles it, and all that it would do. */
   record RemedyView(Edit edit, Preview preview) {}
@@ -40,8 +40,7 @@ class RemediesController {
     Facts facts = displays.get(id).look().facts();
     Standing standing = standings.of(id, facts);
     return Checks.all(facts).stream()
-        .filter(one -> one.code().equals(request.code()))
-        .filter(one -> one.message().equals(request.message()))
+        .filter(one -> one.identity().equals(request.identity()))
         .findFirst()
         .map(finding -> Remedies.of(facts, finding))
         .orElse(List.of())

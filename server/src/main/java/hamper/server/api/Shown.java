@@ -1,8 +1,8 @@
 package hamper.server.api;
 
 import hamper.check.Checks;
-import hamper.check.Facts;
 import hamper.check.Finding;
+import hamper.facts.Facts;
 import java.util.List;
 
 /** Everything of a display that windows show, made from its facts. */

@@ -1,7 +1,7 @@
 package hamper.server.api;
 
-import hamper.check.Facts;
 import hamper.config.Configuration;
+import hamper.facts.Facts;
 import java.util.List;
 
 /**

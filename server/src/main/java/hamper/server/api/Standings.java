@@ -1,6 +1,6 @@
 package hamper.server.api;
 
-import hamper.check.Facts;
+import hamper.facts.Facts;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;

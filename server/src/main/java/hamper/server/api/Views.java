@@ -7,13 +7,14 @@ import hamper.catalog.Banks;
 import hamper.catalog.DeviceModel;
 import hamper.catalog.PortGroup;
 import hamper.catalog.PortKind;
-import hamper.check.Facts;
 import hamper.config.DeviceStart;
 import hamper.config.Starts;
 import hamper.display.BankCable;
 import hamper.display.Brightness;
 import hamper.display.Cable;
 import hamper.display.Controller;
+import hamper.display.HungLeg;
+import hamper.display.HungRun;
 import hamper.display.Leg;
 import hamper.display.LegAt;
 import hamper.display.Piece;
@@ -22,19 +23,17 @@ import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Prop;
-import hamper.display.Run;
 import hamper.display.SerialDimmer;
-import hamper.display.Shared;
 import hamper.display.SlotPiece;
 import hamper.display.Wall;
+import hamper.facts.ControllerFacts;
+import hamper.facts.Facts;
+import hamper.facts.RunFacts;
 import hamper.load.PortLoad;
-import hamper.load.RunPower;
 import hamper.load.Traffic;
 import hamper.resolve.ControllerBlock;
 import hamper.resolve.Placement;
-import hamper.resolve.Resolution;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -45,66 +44,46 @@ import java.util.stream.IntStream;
 
 /** Makes views from facts. Pure functions. */
 final class Views {
-  private final Facts facts;
   private final Plan plan;
-  private final Map<PortRef, PortLoad> loads = new HashMap<>();
-  private final Map<PortRef, RunPower> power = new HashMap<>();
 
-  private Views(Facts facts) {
-    this.facts = facts;
-    this.plan = facts.plan();
-    facts.loads().forEach(load -> loads.put(load.port(), load));
-    facts.power().forEach(run -> power.put(run.port(), run));
+  private Views(Plan plan) {
+    this.plan = plan;
   }
 
   static List<ControllerView> controllers(Facts facts) {
-    Views views = new Views(facts);
+    Views views = new Views(facts.plan());
     // no controller's view depends on another's
-    return IntStream.range(0, facts.plan().display().controllers().size())
-        .parallel()
-        .mapToObj(views::controller)
-        .toList();
+    return facts.controllers().parallelStream().map(views::controller).toList();
   }
 
   /**
-   * The same, with the views of controllers on which nothing has changed taken over.
+   * The same, with the views of controllers whose facts are the same object taken over.
    *
    * @param before other facts
    * @param views made of those
    */
   static List<ControllerView> controllers(Facts facts, Facts before, List<ControllerView> views) {
-    Views fresh = new Views(facts);
-    Shared shared = Shared.between(before.plan(), facts.plan());
-    List<Controller> controllers = facts.plan().display().controllers();
-    return IntStream.range(0, controllers.size())
-        .parallel()
-        .mapToObj(
-            i -> {
-              Controller controller = controllers.get(i);
-              if (shared.holds(controller)) {
-                int was = before.plan().indexOf(controller.id());
-                if (sameAddresses(before.resolution(), was, facts.resolution(), i)) {
-                  return views.get(was);
-                }
-              }
-              return fresh.controller(i);
-            })
+    Views fresh = new Views(facts.plan());
+    return facts.controllers().parallelStream()
+        .map(
+            one ->
+                before
+                    .plan()
+                    .place(one.controller().id())
+                    .filter(was -> before.controllers().get(was) == one)
+                    .map(views::get)
+                    .orElseGet(() -> fresh.controller(one)))
         .toList();
   }
 
-  private static boolean sameAddresses(Resolution before, int was, Resolution after, int is) {
-    return before.blocks().get(was).equals(after.blocks().get(is))
-        && before.byController().get(was).equals(after.byController().get(is));
-  }
-
   static List<PropView> props(Facts facts) {
-    Views views = new Views(facts);
+    Views views = new Views(facts.plan());
     return facts.plan().display().props().parallelStream().map(views::prop).toList();
   }
 
-  private ControllerView controller(int index) {
-    Controller controller = plan.display().controllers().get(index);
-    DeviceModel model = plan.modelOf(controller);
+  private ControllerView controller(ControllerFacts facts) {
+    Controller controller = facts.controller();
+    DeviceModel model = facts.inForce().model();
     return new ControllerView(
         controller,
         model.title(),
@@ -113,8 +92,8 @@ final class Views {
         controller.protocol(),
         controller.portStart().orElse(model.dialect().portStart()),
         model.dialect().style().title(),
-        block(controller, facts.resolution().blocks().get(index)),
-        lanes(index, controller, model));
+        block(controller, facts.block()),
+        lanes(facts));
   }
 
   private static ControllerView.BlockView block(Controller controller, ControllerBlock block) {
@@ -140,12 +119,12 @@ final class Views {
   }
 
   /** All ports of the mode, and those beyond it that still carry something. */
-  private List<LaneView> lanes(int index, Controller controller, DeviceModel model) {
-    Map<PortRef, List<Placement>> placements =
-        facts.resolution().byController().get(index).stream()
-            .collect(Collectors.groupingBy(Placement::port));
+  private List<LaneView> lanes(ControllerFacts facts) {
+    Map<PortRef, RunFacts> runs =
+        facts.runs().stream().collect(Collectors.toMap(RunFacts::port, run -> run));
+    Controller controller = facts.controller();
     List<LaneView> lanes = new ArrayList<>();
-    for (PortGroup group : model.ports()) {
+    for (PortGroup group : facts.inForce().model().ports()) {
       TreeSet<Integer> ports = new TreeSet<>();
       int most = group.modeOrFirst(controller.settings().mode()).ports();
       IntStream.rangeClosed(1, most).forEach(ports::add);
@@ -154,19 +133,15 @@ final class Views {
           .forEach(run -> ports.add(run.port()));
       for (int port : ports) {
         PortRef ref = new PortRef(controller.id(), group.kind(), port);
-        lanes.add(lane(ref, index, group, placements.getOrDefault(ref, List.of())));
+        lanes.add(lane(facts, ref, group, Optional.ofNullable(runs.get(ref))));
       }
     }
     return lanes;
   }
 
-  private LaneView lane(PortRef port, int index, PortGroup group, List<Placement> placements) {
-    Controller controller = plan.display().controllers().get(index);
-    Run run =
-        controller
-            .run(port.kind(), port.port())
-            .orElse(Run.of(port.kind(), port.port(), List.of()));
-    ControllerBlock block = facts.resolution().blocks().get(index);
+  private LaneView lane(
+      ControllerFacts facts, PortRef port, PortGroup group, Optional<RunFacts> run) {
+    Controller controller = facts.controller();
     int pins = group.pins().size();
     return new LaneView(
         port,
@@ -179,10 +154,10 @@ final class Views {
                 .flatMap(mode -> mode.pixelLimit(3).stream().boxed().findFirst())
             : Optional.empty(),
         group.fuseAmps(),
-        Optional.ofNullable(block.dmxUniverses().get(port)),
-        Optional.ofNullable(loads.get(port)).map(load -> load(controller, load, placements)),
-        Optional.ofNullable(power.get(port)).map(RunPowerView::of),
-        legs(controller, run, placements));
+        Optional.ofNullable(facts.block().dmxUniverses().get(port)),
+        run.flatMap(RunFacts::load).map(load -> load(controller, load, run.get().placements())),
+        run.flatMap(RunFacts::power).map(RunPowerView::of),
+        run.map(one -> legs(facts, one)).orElse(List.of()));
   }
 
   private LoadView load(Controller controller, PortLoad load, List<Placement> placements) {
@@ -200,7 +175,8 @@ final class Views {
     return LoadView.of(load, traffic, plan.modelOf(controller).wifi());
   }
 
-  private static LaneView.BankView bank(Controller controller, Run run, PortRef port, Banks banks) {
+  private static LaneView.BankView bank(
+      Controller controller, Optional<RunFacts> run, PortRef port, Banks banks) {
     int bank = banks.bankOf(port.port());
     int boxes =
         Math.max(
@@ -209,7 +185,11 @@ final class Views {
                 .mapToInt(BankCable::box)
                 .max()
                 .orElse(1),
-            run.legs().stream().mapToInt(leg -> leg.box().orElse(1)).max().orElse(1));
+            run.stream()
+                .flatMap(one -> one.run().legs().stream())
+                .mapToInt(HungLeg::box)
+                .max()
+                .orElse(1));
     double metres =
         controller.cables().stream()
             .filter(cable -> cable.bank() == bank)
@@ -218,39 +198,38 @@ final class Views {
     return new LaneView.BankView(bank, banks.socketOf(port.port()), boxes, metres);
   }
 
-  private List<LegView> legs(Controller controller, Run run, List<Placement> placements) {
+  private List<LegView> legs(ControllerFacts facts, RunFacts run) {
     Map<Integer, List<Placement>> byLeg =
-        placements.stream().collect(Collectors.groupingBy(Placement::leg));
-    return IntStream.range(0, run.legs().size())
-        .mapToObj(i -> leg(controller, run, i, byLeg.getOrDefault(i, List.of())))
+        run.placements().stream().collect(Collectors.groupingBy(Placement::leg));
+    return run.run().legs().stream()
+        .map(leg -> leg(facts, run.run(), leg, byLeg.getOrDefault(leg.index(), List.of())))
         .toList();
   }
 
-  private LegView leg(Controller controller, Run run, int index, List<Placement> placements) {
-    Leg leg = run.legs().get(index);
-    Cable cable = Cable.before(plan, controller, run, index);
-    PieceAt at = plan.existingPiece(leg.piece());
-    Starts starts =
-        Starts.of(plan, controller, facts.resolution().blocks().get(plan.indexOf(controller.id())));
+  private LegView leg(
+      ControllerFacts facts, HungRun run, HungLeg hung, List<Placement> placements) {
+    Leg leg = hung.leg();
+    PieceAt at = hung.at();
+    Cable cable = run.cableTo(hung, plan);
+    Starts starts = Starts.of(plan, facts.controller(), facts.block());
     List<SectionView> sections =
         placements.stream()
-            .map(placement -> section(controller, starts, at.piece(), placement))
+            .map(placement -> section(facts.controller(), starts, at.piece(), placement))
             .toList();
-    int pixels = pixels(at.piece());
-    int nulls = at.piece() instanceof PixelString string ? string.nullPixels() : 0;
     return new LegView(
         leg.piece(),
         at.prop().id(),
         at.title(),
         at.prop().zone(),
+        hung.before(),
         leg.nullPixels(),
         cable.metres(),
         cable.origin(),
         leg.box(),
         leg.mirrorOf(),
-        pixels,
-        pixels + nulls + leg.nullPixels(),
-        Brightness.outside(at.prop(), run, controller),
+        pixels(at.piece()),
+        hung.places(),
+        Brightness.outside(at.prop(), run.run(), facts.controller()),
         leg.cableGauge(),
         leg.cut(),
         leg.feeds(),

@@ -1,6 +1,6 @@
 package hamper.server.cli;
 
-import hamper.check.Facts;
+import hamper.facts.Facts;
 import hamper.files.AddressFiles;
 import hamper.files.AddressTable;
 import java.io.IOException;

@@ -1,9 +1,9 @@
 package hamper.server.cli;
 
-import hamper.check.Facts;
 import hamper.config.Configuration;
 import hamper.config.SendLine;
 import hamper.config.SendList;
+import hamper.facts.Facts;
 import hamper.files.ConfigurationFiles;
 import java.io.IOException;
 import java.io.PrintWriter;

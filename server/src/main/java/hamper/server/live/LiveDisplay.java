@@ -2,10 +2,10 @@ package hamper.server.live;
 
 import hamper.catalog.Catalog;
 import hamper.change.Difference;
-import hamper.check.Facts;
 import hamper.display.Display;
 import hamper.display.Plan;
 import hamper.edit.Edit;
+import hamper.facts.Facts;
 import hamper.server.store.DisplayStore;
 import hamper.server.store.LogEntry;
 import hamper.server.store.StorageFailedException;

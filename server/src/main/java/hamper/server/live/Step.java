@@ -1,6 +1,6 @@
 package hamper.server.live;
 
-import hamper.check.Facts;
+import hamper.facts.Facts;
 
 /**
  * One step of a display: what was and what is.

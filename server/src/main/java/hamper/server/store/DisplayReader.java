@@ -125,7 +125,10 @@ final class DisplayReader {
             "accepted",
             row ->
                 new Accepted(
-                    row.getString("code"), row.getString("message"), row.getString("reason")));
+                    text(row, "identity"),
+                    row.getString("code"),
+                    row.getString("message"),
+                    row.getString("reason")));
     List<Controller> controllers =
         list(
             "controller",

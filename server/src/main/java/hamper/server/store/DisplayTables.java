@@ -153,7 +153,7 @@ final class DisplayTables {
           new Table(
               "accepted",
               1,
-              List.of("place", "code", "message", "reason"),
+              List.of("place", "identity", "code", "message", "reason"),
               DisplayTables::accepted));
 
   private DisplayTables() {}
@@ -338,7 +338,7 @@ final class DisplayTables {
   private static List<Object[]> accepted(Parts parts) {
     List<Object[]> rows = new ArrayList<>();
     for (Accepted one : parts.display().accepted()) {
-      rows.add(row(rows.size(), one.code(), one.message(), one.reason()));
+      rows.add(row(rows.size(), one.identity(), one.code(), one.message(), one.reason()));
     }
     return rows;
   }

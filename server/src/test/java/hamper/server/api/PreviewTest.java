@@ -3,10 +3,10 @@ package hamper.server.api;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.check.Checks;
-import hamper.check.Facts;
 import hamper.check.Finding;
 import hamper.config.Configuration;
 import hamper.edit.Edit;
+import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
 import hamper.samples.RandomEdits;

@@ -1,4 +1,4 @@
-package hamper.check;
+package hamper.facts;
 
 import hamper.config.Configuration;
 import hamper.config.Configurations;
@@ -7,73 +7,75 @@ import hamper.display.Controller;
 import hamper.display.Plan;
 import hamper.display.Shared;
 import hamper.load.PortLoad;
-import hamper.load.PortLoads;
 import hamper.load.RunPower;
-import hamper.load.RunPowers;
 import hamper.load.SiteLoads;
 import hamper.network.Flow;
 import hamper.network.Flows;
 import hamper.resolve.Resolution;
 import hamper.resolve.Resolver;
 import java.util.List;
-import java.util.function.Function;
+import java.util.stream.IntStream;
 
-/** A plan and everything derived from it that checks look at. Immutable. */
+/** A plan and everything derived from it. Immutable. */
 public final class Facts {
   private final Plan plan;
   private final boolean withPower;
   private final Resolution resolution;
-  private final List<Carried> carried;
+  private final List<ControllerFacts> controllers;
   private final List<PortLoad> loads;
   private final List<RunPower> power;
-  private final List<Untold> untold;
   private final List<Flow> flows;
   private final SiteLoads site;
 
-  /** What the ports of one controller carry. */
-  private record Carried(List<PortLoad> ports, List<RunPower> runs) {
-    static Carried of(Plan plan, Controller controller, boolean withPower) {
-      return new Carried(
-          PortLoads.of(plan, controller).toList(),
-          withPower ? RunPowers.of(plan, controller).toList() : List.of());
-    }
+  /** Makes the facts of the controller at a place of the list. */
+  private interface Maker {
+    ControllerFacts make(Resolution resolution, int index);
   }
 
-  private Facts(Plan plan, boolean withPower, Function<Controller, Carried> carriedBy) {
+  private Facts(Plan plan, boolean withPower, Maker maker) {
     this.plan = plan;
     this.withPower = withPower;
     resolution = Resolver.resolve(plan);
-    // what a controller's ports carry does not depend on another's
-    carried = plan.display().controllers().parallelStream().map(carriedBy).toList();
-    loads = carried.stream().flatMap(one -> one.ports().stream()).toList();
-    power = carried.stream().flatMap(one -> one.runs().stream()).toList();
-    untold = Configurations.untold(plan, resolution);
+    // once its addresses are known, nothing of a controller depends on another
+    controllers =
+        IntStream.range(0, plan.display().controllers().size())
+            .parallel()
+            .mapToObj(i -> maker.make(resolution, i))
+            .toList();
+    loads = controllers.stream().flatMap(ControllerFacts::loads).toList();
+    power = controllers.stream().flatMap(ControllerFacts::power).toList();
     flows = Flows.of(plan, resolution);
     site = SiteLoads.of(plan, loads, power);
   }
 
   public static Facts of(Plan plan) {
-    return new Facts(plan, true, controller -> Carried.of(plan, controller, true));
+    return of(plan, true);
   }
 
   /** Without voltages and currents of feeds: nothing is said about power. */
   public static Facts withoutPower(Plan plan) {
-    return new Facts(plan, false, controller -> Carried.of(plan, controller, false));
+    return of(plan, false);
+  }
+
+  private static Facts of(Plan plan, boolean withPower) {
+    return new Facts(
+        plan, withPower, (resolution, i) -> ControllerFacts.of(plan, resolution, i, withPower));
   }
 
   /**
-   * The facts of another plan, mostly this one after an edit; the same as {@link #of}, but what the
-   * ports of untouched controllers carry is taken over.
+   * The facts of another plan, mostly this one after an edit; the same as {@link #of}, but of
+   * untouched controllers is taken over what stays.
    */
   public Facts with(Plan changed) {
     Shared shared = Shared.between(plan, changed);
+    List<Controller> list = changed.display().controllers();
     return new Facts(
         changed,
         withPower,
-        controller ->
-            shared.holds(controller)
-                ? carried.get(plan.indexOf(controller.id()))
-                : Carried.of(changed, controller, withPower));
+        (resolution, i) ->
+            shared.holds(list.get(i))
+                ? controllers.get(plan.indexOf(list.get(i).id())).in(changed, resolution, i)
+                : ControllerFacts.of(changed, resolution, i, withPower));
   }
 
   public Plan plan() {
@@ -82,6 +84,11 @@ public final class Facts {
 
   public Resolution resolution() {
     return resolution;
+  }
+
+  /** In list order, hosts included. */
+  public List<ControllerFacts> controllers() {
+    return controllers;
   }
 
   /** Of every pixel port that something hangs on, by controller and port. */
@@ -96,7 +103,7 @@ public final class Facts {
 
   /** What devices cannot be told. */
   public List<Untold> untold() {
-    return untold;
+    return controllers.stream().flatMap(one -> one.untold().stream()).toList();
   }
 
   public List<Flow> flows() {

@@ -1,0 +1,27 @@
+package hamper.facts;
+
+import hamper.display.HungRun;
+import hamper.display.PortRef;
+import hamper.load.PortLoad;
+import hamper.load.RunPower;
+import hamper.resolve.Placement;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A run and what follows from it.
+ *
+ * @param placements of all that hangs on it, in wire order; empty on a serial line
+ * @param load where it carries pixels
+ * @param power the same; left out where nobody asked for power
+ */
+public record RunFacts(
+    HungRun run, List<Placement> placements, Optional<PortLoad> load, Optional<RunPower> power) {
+  public RunFacts {
+    placements = List.copyOf(placements);
+  }
+
+  public PortRef port() {
+    return run.port();
+  }
+}
