@@ -1,24 +1,5 @@
 <script setup lang="ts">
-import {
-  mdiCubeOutline,
-  mdiExpansionCardVariant,
-  mdiGauge,
-  mdiLan,
-  mdiSendVariantOutline,
-  mdiTransitConnectionHorizontal,
-  mdiViewDashboardOutline,
-} from '@mdi/js'
-
-/** The places, in the order of the work. */
-const places = [
-  { name: 'overview', title: 'Overview', icon: mdiViewDashboardOutline },
-  { name: 'network', title: 'Network', icon: mdiLan },
-  { name: 'controllers', title: 'Controllers', icon: mdiExpansionCardVariant },
-  { name: 'props', title: 'Props', icon: mdiCubeOutline },
-  { name: 'patch', title: 'Patch', icon: mdiTransitConnectionHorizontal },
-  { name: 'loads', title: 'Loads', icon: mdiGauge },
-  { name: 'handover', title: 'Handover', icon: mdiSendVariantOutline },
-]
+import { places } from './places'
 </script>
 
 <template>

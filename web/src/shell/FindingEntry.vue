@@ -45,7 +45,10 @@ function accept() {
   const { identity, code, message } = props.finding
   const given = reason.value?.trim()
   if (given) {
-    void display.edit({ type: 'AcceptFinding', finding: { identity, code, message, reason: given } })
+    void display.edit({
+      type: 'AcceptFinding',
+      finding: { identity, code, message, reason: given },
+    })
   }
 }
 </script>

@@ -1,5 +1,6 @@
 import type { RouteLocationRaw } from 'vue-router'
 import type { DisplayView, LaneView, LegView, SectionView, Subject } from '../api/types'
+import { places } from './places'
 
 /** One thing that the finder offers. */
 export interface Found {
@@ -67,20 +68,18 @@ function command(display: DisplayView, text: string): Found[] {
     }))
 }
 
-const PLACES = ['Overview', 'Network', 'Controllers', 'Props', 'Patch', 'Loads', 'Handover']
-
 /** Places, zones, subnets, props and what a controller is fed by. */
 function elsewhere(display: DisplayView, wanted: string): Found[] {
   const has = (...texts: (string | undefined)[]) =>
     texts.some((text) => text?.toLowerCase().includes(wanted))
-  const found: Found[] = PLACES.filter((place) => place.toLowerCase().startsWith(wanted)).map(
-    (place) => ({
-      key: `place-${place}`,
-      title: place,
+  const found: Found[] = places
+    .filter((place) => place.title.toLowerCase().startsWith(wanted))
+    .map((place) => ({
+      key: `place-${place.name}`,
+      title: place.title,
       detail: 'go there',
-      to: { name: place.toLowerCase() },
-    }),
-  )
+      to: { name: place.name },
+    }))
   display.zones
     .filter((zone) => has(zone.name))
     .forEach((zone) => {

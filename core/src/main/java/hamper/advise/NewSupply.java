@@ -24,7 +24,7 @@ final class NewSupply {
     String id =
         IntStream.rangeClosed(1, plan.display().power().supplies().size() + 1)
             .mapToObj(number -> "supply-%s-%d".formatted(tag.toLowerCase(), number))
-            .filter(made -> plan.supply(made).isEmpty())
+            .filter(made -> plan.supplies().find(made).isEmpty())
             .findFirst()
             .orElseThrow();
     return new Supply(

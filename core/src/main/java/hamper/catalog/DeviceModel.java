@@ -2,6 +2,7 @@ package hamper.catalog;
 
 import hamper.address.ColourOrder;
 import hamper.address.Protocol;
+import hamper.value.Identified;
 import hamper.value.Require;
 import java.util.Collections;
 import java.util.EnumMap;
@@ -43,7 +44,8 @@ public record DeviceModel(
     boolean synchronizes,
     Optional<Integer> packetsPerSecond,
     List<Power> powerInputs,
-    List<HandoverWay> handover) {
+    List<HandoverWay> handover)
+    implements Identified {
   public DeviceModel {
     Require.id("id", id);
     Require.name("maker", maker);

@@ -1,6 +1,7 @@
 package hamper.catalog;
 
 import hamper.address.ColourOrder;
+import hamper.value.Identified;
 import hamper.value.Require;
 
 /**
@@ -31,7 +32,8 @@ public record PixelType(
     double volts,
     double leastVolts,
     double fullMilliamps,
-    double idleMilliamps) {
+    double idleMilliamps)
+    implements Identified {
   public PixelType {
     Require.id("id", id);
     Require.name("name", name);

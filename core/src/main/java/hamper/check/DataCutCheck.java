@@ -25,14 +25,15 @@ final class DataCutCheck implements Check {
 
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
-    facts
-        .plan()
-        .pixelRuns()
-        .forEach(
-            run ->
-                run.legs().stream()
-                    .filter(leg -> leg.index() > 0 && leg.leg().cut().contains(Conductor.DATA))
-                    .forEach(leg -> out.accept(told(run, leg))));
+    facts.plan().pixelRuns().forEach(run -> check(run, out));
+  }
+
+  private void check(HungRun run, Consumer<Finding> out) {
+    for (HungLeg leg : run.legs()) {
+      if (leg.index() > 0 && leg.leg().cut().contains(Conductor.DATA)) {
+        out.accept(told(run, leg));
+      }
+    }
   }
 
   private Finding told(HungRun run, HungLeg leg) {

@@ -1,6 +1,5 @@
 package hamper.check;
 
-import hamper.catalog.PortKind;
 import hamper.display.Cable;
 import hamper.display.HungLeg;
 import hamper.display.HungRun;
@@ -35,7 +34,7 @@ final class DataReachCheck implements Check {
         .plan()
         .pixelRuns()
         // a remote box stands where the run begins
-        .filter(run -> !facts.plan().hasBoxes(run.controller(), PortKind.PIXEL))
+        .filter(run -> !run.boxes())
         .forEach(run -> run.legs().forEach(leg -> check(facts.plan(), run, leg, out)));
   }
 

@@ -2,12 +2,11 @@ package hamper.check;
 
 import hamper.display.Controller;
 import hamper.facts.Facts;
-import hamper.resolve.ControllerBlock;
-import hamper.resolve.PacketDomain;
-import java.util.HashMap;
+import hamper.resolve.Occupancy;
+import hamper.resolve.Overlap;
+import hamper.resolve.Placement;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
 
@@ -29,36 +28,40 @@ final class SharedUniverseCheck implements Check {
 
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
-    Map<String, Map<Integer, Integer>> reach = new HashMap<>();
-    Set<Set<Integer>> told = new HashSet<>();
+    Set<Pair> told = new HashSet<>();
+    // shared channels are a fault of their own
+    for (Overlap pair : facts.resolution().overlaps().pairs()) {
+      told.add(Pair.of(pair.a().controller(), pair.b().controller()));
+    }
     List<Controller> controllers = facts.plan().display().controllers();
-    Set<Set<Integer>> overlapping = new HashSet<>();
-    facts
-        .resolution()
-        .overlaps()
-        .pairs()
-        .forEach(
-            pair ->
-                overlapping.add(Set.copyOf(List.of(pair.a().controller(), pair.b().controller()))));
-    for (int i = 0; i < controllers.size(); i++) {
-      Controller controller = controllers.get(i);
-      if (!controller.protocol().usesUniverses()) {
-        continue;
-      }
-      Map<Integer, Integer> owners =
-          reach.computeIfAbsent(PacketDomain.of(controller), domain -> new HashMap<>());
-      int size = controller.settings().universeSize();
-      ControllerBlock block = facts.resolution().blocks().get(i);
-      for (int universe : block.sentUniverses(size).toArray()) {
-        Integer other = owners.putIfAbsent(universe, i);
-        if (other != null && other != i) {
-          Set<Integer> pair = Set.of(other, i);
-          if (!overlapping.contains(pair) && told.add(pair)) {
-            out.accept(told(controllers.get(other), controller, universe));
+    for (Occupancy domain : facts.resolution().occupancy()) {
+      for (int universe : domain.sharedUniverses()) {
+        List<Integer> here = standing(domain, universe);
+        for (int other : here) {
+          if (other != here.get(0) && told.add(Pair.of(here.get(0), other))) {
+            out.accept(told(controllers.get(here.get(0)), controllers.get(other), universe));
           }
         }
       }
     }
+  }
+
+  /** Two controllers, by their places in the list. */
+  private record Pair(int first, int second) {
+    static Pair of(int one, int other) {
+      return new Pair(Math.min(one, other), Math.max(one, other));
+    }
+  }
+
+  /** Places of the controllers with something of their own in a universe, in list order. */
+  private static List<Integer> standing(Occupancy domain, int universe) {
+    return domain.in(universe).stream()
+        .map(Occupancy.Span::placement)
+        .filter(at -> !at.mirror())
+        .map(Placement::controller)
+        .distinct()
+        .sorted()
+        .toList();
   }
 
   private Finding told(Controller a, Controller b, int universe) {

@@ -11,9 +11,12 @@ import hamper.display.HungRun;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.resolve.ControllerBlock;
+import hamper.resolve.PlacedRun;
 import hamper.resolve.Placement;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -23,18 +26,16 @@ import java.util.Optional;
  * <p>Source: the device rules, "Dialects".
  */
 final class Outputs {
-  private final Plan plan;
   private final Controller controller;
   private final DeviceModel model;
-  private final PlacedPorts ports;
+  private final Map<PortRef, PlacedRun> placed = new HashMap<>();
   private final Starts starts;
   private final SectionTeller sections;
 
   Outputs(Plan plan, Controller controller, ControllerBlock block, List<Placement> placements) {
-    this.plan = plan;
     this.controller = controller;
     this.model = plan.modelOf(controller);
-    this.ports = PlacedPorts.of(placements);
+    PlacedRun.of(plan.runsOf(controller), placements).forEach(one -> placed.put(one.port(), one));
     this.starts = new Starts(controller, model.dialect(), block);
     this.sections = new SectionTeller(plan, controller);
   }
@@ -61,12 +62,13 @@ final class Outputs {
   private Output tell(PortRef port, PortGroup group) {
     String label =
         group.pins().isEmpty() ? String.valueOf(port.port()) : group.pins().get(port.port() - 1);
-    List<Placement> placements = ports.at(port);
-    if (placements.isEmpty()) {
+    PlacedRun run = placed.get(port);
+    if (run == null) {
       return Output.unused(port.kind(), port.port(), label);
     }
+    List<Placement> placements = run.placements();
     return switch (port.kind()) {
-      case PIXEL -> pixels(port, label, placements);
+      case PIXEL -> pixels(run.run(), label, placements);
       case DMX ->
           plain(port, label, starts.dmx(port), placements.stream().map(sections::fixture).toList());
       case RELAY ->
@@ -86,8 +88,8 @@ final class Outputs {
     };
   }
 
-  private Output pixels(PortRef port, String label, List<Placement> placements) {
-    HungRun run = plan.run(port).orElseThrow();
+  private Output pixels(HungRun run, String label, List<Placement> placements) {
+    PortRef port = run.port();
     List<OutputSection> told = new ArrayList<>();
     for (int i = 0; i < placements.size(); i++) {
       Placement at = placements.get(i);

@@ -17,6 +17,7 @@ import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Section;
 import hamper.resolve.ControllerBlock;
+import hamper.resolve.PlacedRun;
 import hamper.resolve.Placement;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -59,17 +60,19 @@ final class UntoldFinder {
   static List<Untold> find(
       Plan plan, Controller controller, ControllerBlock block, List<Placement> placements) {
     UntoldFinder finder = new UntoldFinder(plan, controller, block);
-    PlacedPorts.each(placements, finder::look);
+    PlacedRun.of(plan.runsOf(controller), placements).forEach(finder::look);
     return finder.untold;
   }
 
-  private void look(PortRef port, List<Placement> placements) {
+  private void look(PlacedRun placed) {
+    PortRef port = placed.port();
+    List<Placement> placements = placed.placements();
     int ports = plan.modeOf(controller, port.kind()).map(PortMode::ports).orElse(0);
     if (port.port() > ports) {
       return; // the mode has no such port, which is another check's matter
     }
     switch (port.kind()) {
-      case PIXEL -> pixels(port, placements);
+      case PIXEL -> pixels(placed.run(), placements);
       case RELAY ->
           placements.stream().filter(at -> !starts.circuitWritable(at)).forEach(this::noAddress);
       case PANEL -> walls(port, placements);
@@ -89,9 +92,8 @@ final class UntoldFinder {
     }
   }
 
-  private void pixels(PortRef port, List<Placement> placements) {
-    HungRun run = plan.run(port).orElseThrow();
-    portStart(port, placements);
+  private void pixels(HungRun run, List<Placement> placements) {
+    portStart(run.port(), placements);
     for (int i = 0; i < placements.size(); i++) {
       Placement at = placements.get(i);
       if (starts.perSection() && !starts.writable(at)) {

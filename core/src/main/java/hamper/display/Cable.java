@@ -28,7 +28,7 @@ public record Cable(double metres, Origin origin) {
     if (leg.leg().cableMetres().isPresent()) {
       return new Cable(leg.leg().cableMetres().get(), Origin.ENTERED);
     }
-    if (plan.hasBoxes(run.controller(), run.run().kind())) {
+    if (run.boxes()) {
       return UNKNOWN; // the way there is the bank's cable, and the box stands at the prop
     }
     Optional<String> from =
@@ -59,8 +59,8 @@ public record Cable(double metres, Origin origin) {
   /** As the crow flies (m), where both zones have a position; 0 inside one zone. */
   public static Optional<Double> metresBetween(
       Plan plan, Optional<String> from, Optional<String> to) {
-    Optional<Zone> a = from.flatMap(plan::zone);
-    Optional<Zone> b = to.flatMap(plan::zone);
+    Optional<Zone> a = from.flatMap(plan.zones()::find);
+    Optional<Zone> b = to.flatMap(plan.zones()::find);
     if (a.isEmpty() || b.isEmpty()) {
       return Optional.empty();
     }

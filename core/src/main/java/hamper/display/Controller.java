@@ -6,6 +6,7 @@ import hamper.address.PortStart;
 import hamper.address.Protocol;
 import hamper.address.Transport;
 import hamper.catalog.PortKind;
+import hamper.value.Identified;
 import hamper.value.RefusedException;
 import hamper.value.Require;
 import java.util.ArrayList;
@@ -39,7 +40,8 @@ public record Controller(
     List<Adapter> adapters,
     List<BankCable> cables,
     List<PoweredInput> powered,
-    List<Run> runs) {
+    List<Run> runs)
+    implements Identified {
   private static final Comparator<Run> BY_PORT =
       Comparator.comparing(Run::kind).thenComparingInt(Run::port);
 

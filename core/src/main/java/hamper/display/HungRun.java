@@ -7,9 +7,10 @@ import java.util.List;
 /**
  * A run with what hangs on it, leg by leg: whoever counts along a wire asks here.
  *
+ * @param boxes whether its port comes out at remote boxes
  * @param legs in wire order
  */
-public record HungRun(Controller controller, Run run, List<HungLeg> legs) {
+public record HungRun(Controller controller, Run run, boolean boxes, List<HungLeg> legs) {
   public HungRun {
     legs = List.copyOf(legs);
   }
@@ -25,7 +26,7 @@ public record HungRun(Controller controller, Run run, List<HungLeg> legs) {
       last = new HungLeg(i, leg, plan.existingPiece(leg.piece()), before, socket);
       legs.add(last);
     }
-    return new HungRun(controller, run, legs);
+    return new HungRun(controller, run, plan.hasBoxes(controller, run.kind()), legs);
   }
 
   public PortRef port() {

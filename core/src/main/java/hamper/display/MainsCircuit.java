@@ -1,5 +1,6 @@
 package hamper.display;
 
+import hamper.value.Identified;
 import hamper.value.Require;
 
 /**
@@ -9,7 +10,8 @@ import hamper.value.Require;
  * @param amps of its breaker (A)
  * @param otherWatts what else hangs on it, lamps and fog machines (W)
  */
-public record MainsCircuit(String id, String name, double volts, double amps, double otherWatts) {
+public record MainsCircuit(String id, String name, double volts, double amps, double otherWatts)
+    implements Identified {
   public MainsCircuit {
     Require.id("id", id);
     Require.name("name", name);

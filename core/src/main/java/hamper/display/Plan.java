@@ -7,6 +7,7 @@ import hamper.catalog.PixelType;
 import hamper.catalog.PortGroup;
 import hamper.catalog.PortKind;
 import hamper.catalog.PortMode;
+import hamper.value.Listed;
 import hamper.value.RefusedException;
 import hamper.value.Require;
 import java.util.ArrayList;
@@ -28,9 +29,12 @@ public final class Plan {
   private final Map<String, PieceAt> pieces = new HashMap<>();
   private final List<PieceAt> walls = new ArrayList<>();
   private final Map<String, LegAt> legs = new HashMap<>();
-  private final Map<String, Integer> controllers = new HashMap<>();
-  private final Map<String, Zone> zones = new HashMap<>();
-  private final Map<String, Supply> supplies = new HashMap<>();
+  private final Listed<Controller> controllers;
+  private final Listed<Prop> props;
+  private final Listed<Zone> zones;
+  private final Listed<Subnet> subnets;
+  private final Listed<Supply> supplies;
+  private final Listed<MainsCircuit> mains;
 
   /** The runs of each controller, in list order. */
   private final List<List<HungRun>> runs = new ArrayList<>();
@@ -43,12 +47,15 @@ public final class Plan {
     this.display = display;
     this.shipped = shipped;
     this.catalog = shipped.with(display.models(), display.pixelTypes());
-    display.zones().forEach(zone -> zones.put(zone.id(), zone));
-    display.power().supplies().forEach(supply -> supplies.put(supply.id(), supply));
+    controllers = new Listed<>("controller", display.controllers());
+    props = new Listed<>("prop", display.props());
+    zones = new Listed<>("zone", display.zones());
+    subnets = new Listed<>("subnet", display.subnets());
+    supplies = new Listed<>("supply", display.power().supplies());
+    mains = new Listed<>("mains circuit", display.power().mains());
     indexPieces();
     for (int i = 0; i < display.controllers().size(); i++) {
       Controller controller = display.controllers().get(i);
-      controllers.put(controller.id(), i);
       checkController(controller, "controllers[%d]".formatted(i));
     }
   }
@@ -118,44 +125,48 @@ public final class Plan {
     return Optional.ofNullable(legs.get(piece));
   }
 
+  /** Hosts included. */
+  public Listed<Controller> controllers() {
+    return controllers;
+  }
+
+  public Listed<Prop> props() {
+    return props;
+  }
+
+  public Listed<Zone> zones() {
+    return zones;
+  }
+
+  public Listed<Subnet> subnets() {
+    return subnets;
+  }
+
+  public Listed<Supply> supplies() {
+    return supplies;
+  }
+
+  public Listed<MainsCircuit> mains() {
+    return mains;
+  }
+
   public Optional<Controller> controller(String id) {
-    return Optional.ofNullable(controllers.get(id)).map(display.controllers()::get);
+    return controllers.find(id);
   }
 
   /** A controller that must be there: edits name it. */
   public Controller existingController(String id) {
-    return controller(id)
-        .orElseThrow(
-            () ->
-                new RefusedException(
-                    "controller", Require.quoted(id), "no controller of this display has this id"));
-  }
-
-  public Optional<Zone> zone(String id) {
-    return Optional.ofNullable(zones.get(id));
-  }
-
-  public Optional<Supply> supply(String id) {
-    return Optional.ofNullable(supplies.get(id));
+    return controllers.existing(id);
   }
 
   /** A supply that must be there: feeds and edits name it. */
   public Supply existingSupply(String id) {
-    return supply(id)
-        .orElseThrow(
-            () ->
-                new RefusedException(
-                    "supply", Require.quoted(id), "no supply of this display has this id"));
+    return supplies.existing(id);
   }
 
   /** Place in the list, from 0, of a controller that is there. */
   public int indexOf(String controller) {
-    return controllers.get(controller);
-  }
-
-  /** Place in the list, from 0, if it is there. */
-  public Optional<Integer> place(String controller) {
-    return Optional.ofNullable(controllers.get(controller));
+    return controllers.place(controller).orElseThrow();
   }
 
   public DeviceModel modelOf(Controller controller) {

@@ -1,5 +1,6 @@
 package hamper.display;
 
+import hamper.value.Identified;
 import hamper.value.Require;
 import java.util.List;
 import java.util.Optional;
@@ -12,11 +13,8 @@ import java.util.Optional;
  * @param pieces at least one, in the order of the prop
  */
 public record Prop(
-    String id,
-    String name,
-    Optional<String> zone,
-    Optional<Integer> brightness,
-    List<Piece> pieces) {
+    String id, String name, Optional<String> zone, Optional<Integer> brightness, List<Piece> pieces)
+    implements Identified {
   public Prop {
     Require.id("id", id);
     Require.name("name", name);

@@ -1,6 +1,7 @@
 package hamper.display;
 
 import hamper.address.IpAddress;
+import hamper.value.Identified;
 import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -23,7 +24,8 @@ public record Subnet(
     IpAddress network,
     int prefix,
     Optional<IpAddress> dhcpFirst,
-    Optional<IpAddress> dhcpLast) {
+    Optional<IpAddress> dhcpLast)
+    implements Identified {
   public Subnet {
     Require.id("id", id);
     Require.name("name", name);

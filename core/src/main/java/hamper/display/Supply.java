@@ -1,5 +1,6 @@
 package hamper.display;
 
+import hamper.value.Identified;
 import hamper.value.Require;
 import java.util.Optional;
 
@@ -19,7 +20,8 @@ public record Supply(
     double volts,
     double amps,
     Optional<String> mains,
-    Optional<Integer> efficiencyPercent) {
+    Optional<Integer> efficiencyPercent)
+    implements Identified {
   /** A rule of thumb (percent). */
   public static final int USUAL_EFFICIENCY = 85;
 

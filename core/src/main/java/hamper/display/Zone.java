@@ -1,5 +1,6 @@
 package hamper.display;
 
+import hamper.value.Identified;
 import hamper.value.Require;
 import java.util.Optional;
 
@@ -10,7 +11,8 @@ import java.util.Optional;
  * @param northMetres rough position (m), where it is known
  */
 public record Zone(
-    String id, String name, Optional<Double> eastMetres, Optional<Double> northMetres) {
+    String id, String name, Optional<Double> eastMetres, Optional<Double> northMetres)
+    implements Identified {
   public Zone {
     Require.id("id", id);
     Require.name("name", name);

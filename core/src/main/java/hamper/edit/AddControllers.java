@@ -54,8 +54,7 @@ public record AddControllers(String model, List<String> controllers) implements 
               Optional.empty(),
               List.of()));
     }
-    return display.withControllers(
-        Lists.add(display.controllers(), added, one -> one.id(), "controller"));
+    return Kind.CONTROLLERS.adding(plan, added);
   }
 
   private DeviceModel model(Plan plan) {

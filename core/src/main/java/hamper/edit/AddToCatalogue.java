@@ -4,6 +4,7 @@ import hamper.catalog.DeviceModel;
 import hamper.catalog.PixelType;
 import hamper.display.Display;
 import hamper.display.Plan;
+import hamper.value.Listed;
 import hamper.value.Require;
 import java.util.List;
 
@@ -20,15 +21,10 @@ public record AddToCatalogue(List<DeviceModel> models, List<PixelType> pixelType
 
   @Override
   public Display change(Plan plan) {
-    List<DeviceModel> allModels = plan.display().models();
-    for (DeviceModel model : models) {
-      allModels = Lists.put(allModels, model, other -> other.id());
-    }
-    List<PixelType> allTypes = plan.display().pixelTypes();
-    for (PixelType type : pixelTypes) {
-      allTypes = Lists.put(allTypes, type, other -> other.id());
-    }
-    return plan.display().withModels(allModels).withPixelTypes(allTypes);
+    Display display = plan.display();
+    return display
+        .withModels(new Listed<>("model", display.models()).putting(models))
+        .withPixelTypes(new Listed<>("pixel type", display.pixelTypes()).putting(pixelTypes));
   }
 
   @Override

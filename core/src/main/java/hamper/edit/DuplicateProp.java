@@ -52,7 +52,7 @@ public record DuplicateProp(String prop, List<String> copies, boolean mirrorImag
   }
 
   private Prop original(Plan plan) {
-    return Lists.find(plan.display().props(), prop, other -> other.id(), "prop");
+    return plan.props().existing(prop);
   }
 
   /**

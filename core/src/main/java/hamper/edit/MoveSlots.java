@@ -17,7 +17,7 @@ import java.util.List;
  */
 public record MoveSlots(List<String> pieces, int by) implements Edit {
   public MoveSlots {
-    pieces = Lists.named("pieces", pieces);
+    pieces = Kind.named("pieces", pieces);
     Require.inRange("by", by, -511, 511);
   }
 

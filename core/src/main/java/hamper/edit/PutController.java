@@ -9,13 +9,7 @@ import java.util.List;
 public record PutController(Controller controller) implements Edit {
   @Override
   public Display change(Plan plan) {
-    return plan.display()
-        .withControllers(
-            Lists.add(
-                plan.display().controllers(),
-                List.of(controller),
-                other -> other.id(),
-                "controller"));
+    return Kind.CONTROLLERS.adding(plan, List.of(controller));
   }
 
   @Override

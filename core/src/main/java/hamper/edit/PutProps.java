@@ -18,8 +18,7 @@ public record PutProps(List<Prop> props) implements Edit {
 
   @Override
   public Display change(Plan plan) {
-    return plan.display()
-        .withProps(Lists.add(plan.display().props(), props, prop -> prop.id(), "prop"));
+    return Kind.PROPS.adding(plan, props);
   }
 
   @Override

@@ -9,9 +9,7 @@ import java.util.List;
 public record PutSubnet(Subnet subnet) implements Edit {
   @Override
   public Display change(Plan plan) {
-    return plan.display()
-        .withSubnets(
-            Lists.add(plan.display().subnets(), List.of(subnet), one -> one.id(), "subnet"));
+    return Kind.SUBNETS.adding(plan, List.of(subnet));
   }
 
   @Override

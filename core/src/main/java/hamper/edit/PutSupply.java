@@ -2,7 +2,6 @@ package hamper.edit;
 
 import hamper.display.Display;
 import hamper.display.Plan;
-import hamper.display.SitePower;
 import hamper.display.Supply;
 import java.util.List;
 
@@ -10,11 +9,7 @@ import java.util.List;
 public record PutSupply(Supply supply) implements Edit {
   @Override
   public Display change(Plan plan) {
-    SitePower power = plan.display().power();
-    return plan.display()
-        .withPower(
-            power.withSupplies(
-                Lists.add(power.supplies(), List.of(supply), one -> one.id(), "supply")));
+    return Kind.SUPPLIES.adding(plan, List.of(supply));
   }
 
   @Override

@@ -9,8 +9,7 @@ import java.util.List;
 public record PutZone(Zone zone) implements Edit {
   @Override
   public Display change(Plan plan) {
-    return plan.display()
-        .withZones(Lists.add(plan.display().zones(), List.of(zone), one -> one.id(), "zone"));
+    return Kind.ZONES.adding(plan, List.of(zone));
   }
 
   @Override

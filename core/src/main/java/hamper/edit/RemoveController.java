@@ -2,15 +2,13 @@ package hamper.edit;
 
 import hamper.display.Display;
 import hamper.display.Plan;
+import java.util.List;
 
 /** Removes a controller; what hung on it goes back to the tray. */
 public record RemoveController(String controller) implements Edit {
   @Override
   public Display change(Plan plan) {
-    return plan.display()
-        .withControllers(
-            Lists.remove(
-                plan.display().controllers(), controller, other -> other.id(), "controller"));
+    return Kind.CONTROLLERS.without(plan, List.of(controller), plan.display());
   }
 
   @Override

@@ -18,17 +18,12 @@ public record RemoveMainsCircuit(String mains) implements Edit {
                 one ->
                     one.mains().equals(Optional.of(mains)) ? one.withMains(Optional.empty()) : one)
             .toList();
-    return plan.display()
-        .withPower(
-            new SitePower(
-                supplies,
-                Lists.remove(power.mains(), mains, other -> other.id(), "mains circuit")));
+    return Kind.MAINS.without(
+        plan, List.of(mains), plan.display().withPower(power.withSupplies(supplies)));
   }
 
   @Override
   public String label(Plan plan) {
-    return "Remove mains circuit "
-        + Lists.find(plan.display().power().mains(), mains, other -> other.id(), "mains circuit")
-            .name();
+    return "Remove mains circuit " + Kind.MAINS.title(plan, mains);
   }
 }

@@ -3,7 +3,6 @@ package hamper.edit;
 import hamper.display.Display;
 import hamper.display.Piece;
 import hamper.display.Plan;
-import hamper.display.Prop;
 import hamper.value.Require;
 import java.util.HashSet;
 import java.util.List;
@@ -20,10 +19,6 @@ public record RemoveProps(List<String> props) implements Edit {
   @Override
   public Display change(Plan plan) {
     Set<String> gone = new HashSet<>(props);
-    Set<String> known = plan.display().props().stream().map(Prop::id).collect(Collectors.toSet());
-    props.stream().filter(id -> !known.contains(id)).forEach(id -> existing(plan, id));
-    List<Prop> kept =
-        plan.display().props().stream().filter(prop -> !gone.contains(prop.id())).toList();
     Set<String> pieces =
         plan.display().props().stream()
             .filter(prop -> gone.contains(prop.id()))
@@ -32,16 +27,12 @@ public record RemoveProps(List<String> props) implements Edit {
             .collect(Collectors.toSet());
     Display unpatched =
         plan.display().withControllers(Runs.without(plan.display().controllers(), pieces));
-    return unpatched.withProps(kept);
-  }
-
-  private static Prop existing(Plan plan, String id) {
-    return Lists.find(plan.display().props(), id, other -> other.id(), "prop");
+    return Kind.PROPS.without(plan, props, unpatched);
   }
 
   @Override
   public String label(Plan plan) {
     return "Remove "
-        + (props.size() == 1 ? existing(plan, props.get(0)).name() : props.size() + " props");
+        + (props.size() == 1 ? Kind.PROPS.title(plan, props.get(0)) : props.size() + " props");
   }
 }

@@ -5,7 +5,6 @@ import hamper.display.Display;
 import hamper.display.Leg;
 import hamper.display.Plan;
 import hamper.display.Run;
-import hamper.display.SitePower;
 import java.util.List;
 
 /** Removes a supply, and with it the feeds that come from it; a preview says so beforehand. */
@@ -13,12 +12,10 @@ public record RemoveSupply(String supply) implements Edit {
   @Override
   public Display change(Plan plan) {
     Display display = plan.display();
-    SitePower power = display.power();
-    return display
-        .withControllers(display.controllers().stream().map(this::leave).toList())
-        .withPower(
-            power.withSupplies(
-                Lists.remove(power.supplies(), supply, other -> other.id(), "supply")));
+    return Kind.SUPPLIES.without(
+        plan,
+        List.of(supply),
+        display.withControllers(display.controllers().stream().map(this::leave).toList()));
   }
 
   private Controller leave(Controller controller) {

@@ -6,7 +6,6 @@ import hamper.display.Plan;
 import hamper.display.Prop;
 import hamper.display.SitePower;
 import hamper.display.Supply;
-import hamper.display.Zone;
 import java.util.List;
 import java.util.Optional;
 
@@ -15,12 +14,14 @@ public record RemoveZone(String zone) implements Edit {
   @Override
   public Display change(Plan plan) {
     Display display = plan.display();
-    List<Zone> zones = Lists.remove(display.zones(), zone, other -> other.id(), "zone");
     List<Prop> props = display.props().stream().map(this::leave).toList();
     List<Controller> controllers = display.controllers().stream().map(this::leave).toList();
     SitePower power =
         display.power().withSupplies(display.power().supplies().stream().map(this::leave).toList());
-    return display.withProps(props).withControllers(controllers).withPower(power).withZones(zones);
+    return Kind.ZONES.without(
+        plan,
+        List.of(zone),
+        display.withProps(props).withControllers(controllers).withPower(power));
   }
 
   private Prop leave(Prop prop) {
@@ -43,7 +44,6 @@ public record RemoveZone(String zone) implements Edit {
 
   @Override
   public String label(Plan plan) {
-    return "Remove zone "
-        + Lists.find(plan.display().zones(), zone, other -> other.id(), "zone").name();
+    return "Remove zone " + Kind.ZONES.title(plan, zone);
   }
 }

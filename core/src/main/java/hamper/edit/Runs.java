@@ -6,6 +6,7 @@ import hamper.display.Leg;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Run;
+import hamper.value.Listed;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -38,12 +39,10 @@ final class Runs {
         .orElseGet(() -> Run.of(port.kind(), port.port(), List.of()));
   }
 
-  /** The controllers with one of them changed. */
+  /** Controllers of which one that is there is changed. */
   static List<Controller> change(
       List<Controller> controllers, String id, UnaryOperator<Controller> change) {
-    return controllers.stream()
-        .map(controller -> controller.id().equals(id) ? change.apply(controller) : controller)
-        .toList();
+    return new Listed<>("controller", controllers).changing(List.of(id), change);
   }
 
   /** The display with the legs of pieces that hang somewhere changed where they are. */

@@ -8,7 +8,7 @@ import java.util.List;
 /** Changes settings of controllers. */
 public record SetControllers(List<String> controllers, ControllerChange set) implements Edit {
   public SetControllers {
-    controllers = Lists.named("controllers", controllers);
+    controllers = Kind.named("controllers", controllers);
   }
 
   /** What makes one controller of another. */
@@ -19,18 +19,11 @@ public record SetControllers(List<String> controllers, ControllerChange set) imp
 
   @Override
   public Display change(Plan plan) {
-    return plan.display()
-        .withControllers(
-            Lists.change(
-                plan.display().controllers(),
-                controllers,
-                one -> one.id(),
-                set::over,
-                "controller"));
+    return Kind.CONTROLLERS.changing(plan, controllers, set);
   }
 
   @Override
   public String label(Plan plan) {
-    return Told.of(plan, controllers, id -> plan.existingController(id).tag(), "controllers", set);
+    return Kind.CONTROLLERS.told(plan, controllers, set);
   }
 }

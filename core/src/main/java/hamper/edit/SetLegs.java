@@ -16,7 +16,7 @@ import java.util.Optional;
  */
 public record SetLegs(List<String> pieces, LegChange set) implements Edit {
   public SetLegs {
-    pieces = Lists.named("pieces", pieces);
+    pieces = Kind.named("pieces", pieces);
   }
 
   /** What makes one leg of another; of its feeds nothing. */

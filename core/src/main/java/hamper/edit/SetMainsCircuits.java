@@ -3,13 +3,12 @@ package hamper.edit;
 import hamper.display.Display;
 import hamper.display.MainsCircuit;
 import hamper.display.Plan;
-import hamper.display.SitePower;
 import java.util.List;
 
 /** Changes mains circuits. */
 public record SetMainsCircuits(List<String> mains, MainsChange set) implements Edit {
   public SetMainsCircuits {
-    mains = Lists.named("mains", mains);
+    mains = Kind.named("mains", mains);
   }
 
   /** What makes one mains circuit of another. */
@@ -20,21 +19,11 @@ public record SetMainsCircuits(List<String> mains, MainsChange set) implements E
 
   @Override
   public Display change(Plan plan) {
-    SitePower power = plan.display().power();
-    return plan.display()
-        .withPower(
-            power.withMains(
-                Lists.change(power.mains(), mains, one -> one.id(), set::over, "mains circuit")));
+    return Kind.MAINS.changing(plan, mains, set);
   }
 
   @Override
   public String label(Plan plan) {
-    return Told.of(
-        plan,
-        mains,
-        id ->
-            Lists.find(plan.display().power().mains(), id, one -> one.id(), "mains circuit").name(),
-        "mains circuits",
-        set);
+    return Kind.MAINS.told(plan, mains, set);
   }
 }

@@ -16,7 +16,7 @@ import java.util.function.UnaryOperator;
  */
 public record SetPieces(List<String> pieces, PieceChange set) implements Edit {
   public SetPieces {
-    pieces = Lists.named("pieces", pieces);
+    pieces = Kind.named("pieces", pieces);
   }
 
   /** What makes one piece of another of its kind; of its sections nothing. */

@@ -8,7 +8,7 @@ import java.util.List;
 /** Changes settings of props. */
 public record SetProps(List<String> props, PropChange set) implements Edit {
   public SetProps {
-    props = Lists.named("props", props);
+    props = Kind.named("props", props);
   }
 
   /** What makes one prop of another. */
@@ -18,17 +18,11 @@ public record SetProps(List<String> props, PropChange set) implements Edit {
 
   @Override
   public Display change(Plan plan) {
-    return plan.display()
-        .withProps(Lists.change(plan.display().props(), props, one -> one.id(), set::over, "prop"));
+    return Kind.PROPS.changing(plan, props, set);
   }
 
   @Override
   public String label(Plan plan) {
-    return Told.of(
-        plan,
-        props,
-        id -> Lists.find(plan.display().props(), id, one -> one.id(), "prop").name(),
-        "props",
-        set);
+    return Kind.PROPS.told(plan, props, set);
   }
 }

@@ -8,7 +8,7 @@ import java.util.List;
 /** Changes subnets. */
 public record SetSubnets(List<String> subnets, SubnetChange set) implements Edit {
   public SetSubnets {
-    subnets = Lists.named("subnets", subnets);
+    subnets = Kind.named("subnets", subnets);
   }
 
   /** What makes one subnet of another. */
@@ -18,18 +18,11 @@ public record SetSubnets(List<String> subnets, SubnetChange set) implements Edit
 
   @Override
   public Display change(Plan plan) {
-    return plan.display()
-        .withSubnets(
-            Lists.change(plan.display().subnets(), subnets, one -> one.id(), set::over, "subnet"));
+    return Kind.SUBNETS.changing(plan, subnets, set);
   }
 
   @Override
   public String label(Plan plan) {
-    return Told.of(
-        plan,
-        subnets,
-        id -> Lists.find(plan.display().subnets(), id, one -> one.id(), "subnet").name(),
-        "subnets",
-        set);
+    return Kind.SUBNETS.told(plan, subnets, set);
   }
 }

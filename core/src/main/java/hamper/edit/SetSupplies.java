@@ -2,14 +2,13 @@ package hamper.edit;
 
 import hamper.display.Display;
 import hamper.display.Plan;
-import hamper.display.SitePower;
 import hamper.display.Supply;
 import java.util.List;
 
 /** Changes supplies. */
 public record SetSupplies(List<String> supplies, SupplyChange set) implements Edit {
   public SetSupplies {
-    supplies = Lists.named("supplies", supplies);
+    supplies = Kind.named("supplies", supplies);
   }
 
   /** What makes one supply of another. */
@@ -19,15 +18,11 @@ public record SetSupplies(List<String> supplies, SupplyChange set) implements Ed
 
   @Override
   public Display change(Plan plan) {
-    SitePower power = plan.display().power();
-    return plan.display()
-        .withPower(
-            power.withSupplies(
-                Lists.change(power.supplies(), supplies, one -> one.id(), set::over, "supply")));
+    return Kind.SUPPLIES.changing(plan, supplies, set);
   }
 
   @Override
   public String label(Plan plan) {
-    return Told.of(plan, supplies, id -> plan.existingSupply(id).name(), "supplies", set);
+    return Kind.SUPPLIES.told(plan, supplies, set);
   }
 }

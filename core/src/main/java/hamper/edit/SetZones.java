@@ -8,7 +8,7 @@ import java.util.List;
 /** Renames or moves zones. */
 public record SetZones(List<String> zones, ZoneChange set) implements Edit {
   public SetZones {
-    zones = Lists.named("zones", zones);
+    zones = Kind.named("zones", zones);
   }
 
   /** What makes one zone of another. */
@@ -18,17 +18,11 @@ public record SetZones(List<String> zones, ZoneChange set) implements Edit {
 
   @Override
   public Display change(Plan plan) {
-    return plan.display()
-        .withZones(Lists.change(plan.display().zones(), zones, one -> one.id(), set::over, "zone"));
+    return Kind.ZONES.changing(plan, zones, set);
   }
 
   @Override
   public String label(Plan plan) {
-    return Told.of(
-        plan,
-        zones,
-        id -> Lists.find(plan.display().zones(), id, one -> one.id(), "zone").name(),
-        "zones",
-        set);
+    return Kind.ZONES.told(plan, zones, set);
   }
 }

@@ -122,10 +122,10 @@ final class Told {
     }
     return Optional.of(
         switch (field) {
-          case "zone" -> plan.zone(value.toString()).map(Zone::name).orElse("");
+          case "zone" -> plan.zones().find(value.toString()).map(Zone::name).orElse("");
           case "source", "backup" ->
               plan.controller(value.toString()).map(Controller::tag).orElse("");
-          case "supply" -> plan.supply(value.toString()).map(Supply::name).orElse("");
+          case "supply" -> plan.supplies().find(value.toString()).map(Supply::name).orElse("");
           case "mains" ->
               plan.display().power().mains().stream()
                   .filter(one -> one.id().equals(value))

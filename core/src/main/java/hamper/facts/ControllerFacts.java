@@ -6,16 +6,16 @@ import hamper.display.Controller;
 import hamper.display.HungRun;
 import hamper.display.InForce;
 import hamper.display.Plan;
-import hamper.display.PortRef;
 import hamper.load.PortLoad;
 import hamper.load.PortLoads;
 import hamper.load.RunPower;
 import hamper.load.RunPowers;
 import hamper.resolve.ControllerBlock;
+import hamper.resolve.PlacedRun;
 import hamper.resolve.Placement;
 import hamper.resolve.Resolution;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -72,11 +72,11 @@ public record ControllerFacts(
     return stands ? this : of(plan, resolution, index, loads().toList(), power().toList());
   }
 
-  /** In the order of the runs that carry any, which is that of their ports. */
+  /** Loads and power are in the order of the runs that carry any. */
   private static List<RunFacts> runs(
       List<HungRun> hung, List<Placement> placements, List<PortLoad> loads, List<RunPower> power) {
-    Map<PortRef, List<Placement>> byPort = new HashMap<>();
-    placements.forEach(at -> byPort.computeIfAbsent(at.port(), port -> new ArrayList<>()).add(at));
+    Map<HungRun, List<Placement>> placed = new IdentityHashMap<>();
+    PlacedRun.of(hung, placements).forEach(one -> placed.put(one.run(), one.placements()));
     List<RunFacts> runs = new ArrayList<>(hung.size());
     int carrying = 0;
     for (HungRun run : hung) {
@@ -84,7 +84,7 @@ public record ControllerFacts(
       runs.add(
           new RunFacts(
               run,
-              byPort.getOrDefault(run.port(), List.of()),
+              placed.getOrDefault(run, List.of()),
               pixels ? Optional.of(loads.get(carrying)) : Optional.empty(),
               pixels && !power.isEmpty() ? Optional.of(power.get(carrying)) : Optional.empty()));
       carrying += pixels ? 1 : 0;

@@ -17,10 +17,6 @@ import java.util.Optional;
  */
 public record RunFacts(
     HungRun run, List<Placement> placements, Optional<PortLoad> load, Optional<RunPower> power) {
-  public RunFacts {
-    placements = List.copyOf(placements);
-  }
-
   public PortRef port() {
     return run.port();
   }

@@ -36,23 +36,6 @@ public record ControllerBlock(
     return flowingChannels + dmxPorts.indexOf(port) * Resolver.DMX_SLOTS + 1;
   }
 
-  /**
-   * Universes that something stands on, or that are sent because something stands beyond them;
-   * reserve reaches nobody.
-   *
-   * @param universeSize of the flowing part
-   */
-  public IntStream sentUniverses(int universeSize) {
-    IntStream flowing =
-        firstUniverse
-            .map(
-                first ->
-                    IntStream.range(
-                        first, first + (usedChannels + universeSize - 1) / universeSize))
-            .orElseGet(IntStream::empty);
-    return IntStream.concat(flowing, dmxUniverses.values().stream().mapToInt(universe -> universe));
-  }
-
   /** The outermost universes of the block, reserve and DMX lines included; empty on DDP. */
   public IntStream outermostUniverses() {
     IntStream flowing =

@@ -34,6 +34,9 @@ final class Item {
 
   UniverseChannel remoteEnd;
 
+  /** Its number in its packet domain. */
+  int party;
+
   /** Of a mirror: what it mirrors, once found. */
   Item original;
 

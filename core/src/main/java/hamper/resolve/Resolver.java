@@ -55,11 +55,23 @@ public final class Resolver {
     lines.forEach(line -> mirrors.layAcross(line, domains));
     countDisplayChannels();
     List<List<Placement>> byController = lines.parallelStream().map(Resolver::placements).toList();
+    List<Occupancy> occupancy = occupancy(byController);
     return new Resolution(
         lines.stream().map(Resolver::block).toList(),
         byController,
         lines.stream().flatMap(line -> line.problems.stream()).toList(),
-        OverlapSweep.find(lines, domains, byController));
+        occupancy,
+        OverlapSweep.find(occupancy));
+  }
+
+  private List<Occupancy> occupancy(List<List<Placement>> byController) {
+    Map<String, List<Line>> byDomain = new LinkedHashMap<>();
+    for (Line line : lines) {
+      byDomain.computeIfAbsent(domains.get(line.index), key -> new ArrayList<>()).add(line);
+    }
+    return List.copyOf(byDomain.entrySet()).parallelStream()
+        .map(domain -> Occupancy.of(domain.getKey(), domain.getValue(), byController))
+        .toList();
   }
 
   /** The flowing part: what is used, but no less than the reserve. */

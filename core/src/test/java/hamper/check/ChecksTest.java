@@ -336,7 +336,7 @@ class ChecksTest {
   }
 
   @Test
-  void anAcceptedRiskIsToldApartUntilItsWordsChangeAndAFaultIsNeverAccepted() {
+  void anAcceptedRiskIsToldApartUntilItIsAnotherMatterAndAFaultIsNeverAccepted() {
     Plan loose = Samples.plan(List.of(Samples.string("a", 50)), k());
     Finding risk = findings(loose).get(0);
     Plan taken =
@@ -353,6 +353,8 @@ class ChecksTest {
     assertThat(findings(taken)).isEmpty();
     assertThat(Checks.accepted(Facts.of(taken)))
         .containsExactly(new Checks.Taken(risk, "next year"));
+    Plan called = taken.with(taken.display().withProps(List.of(named("Bow rail"))));
+    assertThat(findings(called)).as("the same matter in other words").isEmpty();
     Plan renamed = taken.with(taken.display().withProps(List.of(Samples.string("b", 50))));
     assertThat(findings(renamed))
         .extracting(Finding::message)
@@ -372,5 +374,19 @@ class ChecksTest {
                             fault.message(),
                             "please"))));
     assertThat(findings(wished)).contains(fault);
+  }
+
+  private static Prop named(String name) {
+    Prop prop = Samples.string("a", 50);
+    return new Prop(prop.id(), name, prop.zone(), prop.brightness(), prop.pieces());
+  }
+
+  @Test
+  void findingsOfOneDisplayHaveIdentitiesThatDiffer() {
+    Plan plan =
+        Samples.plan(
+            List.of(Samples.string("a", 900), Samples.string("b", 900), Samples.string("c", 50)),
+            k(Samples.run(1, "a"), Samples.run(2, "b")));
+    assertThat(findings(plan)).extracting(Finding::identity).doesNotHaveDuplicates();
   }
 }

@@ -124,17 +124,19 @@ class SendListTest {
     assertThat(lines).extracting(SendLine::synchronization).containsOnly(Optional.of(33));
     assertThat(
             lines(controller(Protocol.E131, Transport.UNICAST, Optional.empty(), Sending.live())))
-        .extracting(SendLine::destination)
-        .containsOnly("no address");
+        .extracting(SendLine::destination, SendLine::destinationKind)
+        .containsOnly(tuple("no address", SendLine.Kind.NONE));
+    assertThat(lines).extracting(SendLine::destinationKind).containsOnly(SendLine.Kind.NAME);
   }
 
   @Test
   void aBackupSendsTheSameAtLowerPriorityOnE131Only() {
     Sending backed = new Sending(false, Optional.of("h2"), false, Optional.empty(), "");
     assertThat(lines(controller(Protocol.E131, Transport.UNICAST, Optional.empty(), backed)))
-        .extracting(SendLine::source, SendLine::priority)
+        .extracting(SendLine::sourceId, SendLine::source, SendLine::priority)
         .contains(
-            tuple(Optional.of("H1"), Optional.of(100)), tuple(Optional.of("H2"), Optional.of(50)));
+            tuple(Optional.of("h"), Optional.of("H1"), Optional.of(100)),
+            tuple(Optional.of("h2"), Optional.of("H2"), Optional.of(50)));
     assertThat(lines(controller(Protocol.ARTNET, Transport.UNICAST, Optional.empty(), backed)))
         .extracting(SendLine::source)
         .containsOnly(Optional.of("H1"));

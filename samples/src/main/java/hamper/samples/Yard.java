@@ -74,7 +74,7 @@ public final class Yard {
   /** Goes on where another stopped; that one stays as it is. */
   public static Yard on(Plan plan) {
     Yard yard = new Yard(plan);
-    if (plan.supply(SUPPLY.id()).isEmpty()) {
+    if (plan.supplies().find(SUPPLY.id()).isEmpty()) {
       yard.edit(new PutSupply(SUPPLY));
     }
     return yard;

@@ -5,15 +5,20 @@ import hamper.check.Checks;
 import hamper.check.Finding;
 import hamper.config.Configuration;
 import hamper.config.Configurations;
+import hamper.display.HungLeg;
+import hamper.display.PieceAt;
 import hamper.edit.Edit;
+import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
 import hamper.server.api.ControllerView.BlockView;
 import hamper.server.api.Preview.BlockChange;
 import hamper.server.live.LiveDisplay;
 import hamper.server.live.Step;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -102,7 +107,7 @@ final class Deltas {
     return new Preview(
         edit.label(before.plan()),
         moved(before, after),
-        added(lanes(viewsBefore), lanes(viewsAfter)),
+        added(lanesOf(viewsBefore, viewsAfter), lanesOf(viewsAfter, viewsBefore)),
         PowerView.of(after),
         blocks(viewsBefore, viewsAfter),
         unpatched(before, after),
@@ -147,12 +152,16 @@ final class Deltas {
 
   /** Titles of pieces that hang before and not after. */
   private static List<String> unpatched(Facts before, Facts after) {
-    return before.plan().display().props().stream()
-        .flatMap(prop -> prop.pieces().stream())
-        .filter(piece -> before.plan().leg(piece.id()).isPresent())
-        .filter(piece -> after.plan().piece(piece.id()).isPresent())
-        .filter(piece -> after.plan().leg(piece.id()).isEmpty())
-        .map(piece -> before.plan().existingPiece(piece.id()).title())
+    Set<ControllerFacts> kept = Collections.newSetFromMap(new IdentityHashMap<>());
+    kept.addAll(after.controllers());
+    return before.controllers().stream()
+        .filter(one -> !kept.contains(one))
+        .flatMap(one -> one.runs().stream())
+        .flatMap(run -> run.run().legs().stream())
+        .map(HungLeg::at)
+        .filter(at -> after.plan().piece(at.piece().id()).isPresent())
+        .filter(at -> after.plan().leg(at.piece().id()).isEmpty())
+        .map(PieceAt::title)
         .toList();
   }
 
@@ -164,8 +173,14 @@ final class Deltas {
     return Moves.between(before.resolution(), after.resolution()).told(after.plan());
   }
 
-  private static List<LaneView> lanes(List<ControllerView> controllers) {
-    return controllers.stream().flatMap(controller -> controller.lanes().stream()).toList();
+  /** Lanes of views that others do not have as one and the same object. */
+  private static List<LaneView> lanesOf(List<ControllerView> views, List<ControllerView> others) {
+    Set<ControllerView> same = Collections.newSetFromMap(new IdentityHashMap<>());
+    same.addAll(others);
+    return views.stream()
+        .filter(view -> !same.contains(view))
+        .flatMap(view -> view.lanes().stream())
+        .toList();
   }
 
   /** Those of the second list that the first has not. */

@@ -69,6 +69,7 @@ final class Views {
             one ->
                 before
                     .plan()
+                    .controllers()
                     .place(one.controller().id())
                     .filter(was -> before.controllers().get(was) == one)
                     .map(views::get)

@@ -4,6 +4,8 @@ import hamper.display.Display;
 import hamper.edit.Edit;
 import hamper.edit.Restore;
 import hamper.files.Json;
+import hamper.server.store.tables.DisplayReader;
+import hamper.server.store.tables.DisplayWriter;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.List;

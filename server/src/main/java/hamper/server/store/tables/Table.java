@@ -1,8 +1,9 @@
-package hamper.server.store;
+package hamper.server.store.tables;
 
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 
 /**
@@ -14,6 +15,19 @@ import java.util.function.Function;
 record Table(String name, int keys, List<String> columns, Function<Parts, List<Object[]>> rows) {
   Table {
     columns = List.copyOf(columns);
+  }
+
+  /** The values of a row as the database takes them. */
+  static Object[] row(Object... values) {
+    for (int i = 0; i < values.length; i++) {
+      if (values[i] instanceof Optional<?> optional) {
+        values[i] = optional.orElse(null);
+      }
+      if (values[i] instanceof Enum<?> constant) {
+        values[i] = constant.name();
+      }
+    }
+    return values;
   }
 
   /** The key of a row, for comparing. */

@@ -1,4 +1,4 @@
-package hamper.server.store;
+package hamper.server.store.tables;
 
 import hamper.display.Controller;
 import hamper.display.Display;

@@ -1,4 +1,4 @@
-package hamper.server.store;
+package hamper.server.store.tables;
 
 import hamper.display.Display;
 import java.util.ArrayList;
@@ -11,15 +11,15 @@ import org.springframework.jdbc.core.JdbcTemplate;
 /**
  * Writes what differs between two displays: rows are compared by key, so no edit needs to know SQL.
  */
-final class DisplayWriter {
+public final class DisplayWriter {
   private final JdbcTemplate jdbc;
 
-  DisplayWriter(JdbcTemplate jdbc) {
+  public DisplayWriter(JdbcTemplate jdbc) {
     this.jdbc = jdbc;
   }
 
   /** Rows go in parents first and leave children first, so that references always hold. */
-  void write(String id, Display before, Display after) {
+  public void write(String id, Display before, Display after) {
     List<Table> tables = DisplayTables.ALL;
     Parts was = Parts.beside(before, after);
     Parts is = Parts.beside(after, before);

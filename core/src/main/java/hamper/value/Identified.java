@@ -1,0 +1,6 @@
+package hamper.value;
+
+/** Something with an id, by which others refer to it. */
+public interface Identified {
+  String id();
+}

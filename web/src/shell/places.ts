@@ -1,0 +1,27 @@
+import {
+  mdiCubeOutline,
+  mdiExpansionCardVariant,
+  mdiGauge,
+  mdiLan,
+  mdiSendVariantOutline,
+  mdiTransitConnectionHorizontal,
+  mdiViewDashboardOutline,
+} from '@mdi/js'
+
+/** The places, in the order of the work; `opens` names what of a place an address can open. */
+export const places = [
+  { name: 'overview', title: 'Overview', icon: mdiViewDashboardOutline },
+  { name: 'network', title: 'Network', icon: mdiLan },
+  {
+    name: 'controllers',
+    title: 'Controllers',
+    icon: mdiExpansionCardVariant,
+    opens: 'controller',
+  },
+  { name: 'props', title: 'Props', icon: mdiCubeOutline, opens: 'prop' },
+  { name: 'patch', title: 'Patch', icon: mdiTransitConnectionHorizontal },
+  { name: 'loads', title: 'Loads', icon: mdiGauge },
+  { name: 'handover', title: 'Handover', icon: mdiSendVariantOutline, opens: 'controller' },
+] as const
+
+export type PlaceName = (typeof places)[number]['name']
