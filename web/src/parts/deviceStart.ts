@@ -2,6 +2,9 @@ import type { DeviceStart } from '../api/types'
 
 /** A start as the device writes it, and nothing where it has none. */
 export function toldStart(at: DeviceStart): string {
+  if (at.unwritable) {
+    return 'cannot be told'
+  }
   if (at.pixelIndex !== undefined) {
     return `pixel ${at.pixelIndex}`
   }

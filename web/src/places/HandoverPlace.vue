@@ -7,9 +7,11 @@ import type { HandoverView } from '../api/types'
 import { useDisplay } from '../state/display'
 import SendListTable from './handover/SendListTable.vue'
 import SettingSheet from './handover/SettingSheet.vue'
+import UnitTable from './handover/UnitTable.vue'
 
 const props = defineProps<{ controller?: string }>()
 const SEND_LIST = 'send-list'
+const UNITS = 'units'
 
 const display = useDisplay()
 const router = useRouter()
@@ -36,6 +38,7 @@ const chosen = computed(() => {
   return all.find((given) => given.configuration.controller === props.controller) ?? all[0]
 })
 const showsList = computed(() => props.controller === SEND_LIST)
+const showsUnits = computed(() => props.controller === UNITS && !!handover.value?.units.length)
 const base = computed(() => `/api/displays/${display.view!.id}`)
 
 function used(given: NonNullable<typeof chosen.value>): number {
@@ -76,6 +79,16 @@ function to(controller: string) {
         <strong>Send list</strong>
         <span class="quiet">for the sources: {{ handover.sendList.length }} lines</span>
       </button>
+      <button
+        v-if="handover?.units.length"
+        type="button"
+        class="list"
+        :aria-current="showsUnits ? 'true' : undefined"
+        @click="to(UNITS)"
+      >
+        <strong>Decoders and dimmer packs</strong>
+        <span class="quiet">set at themselves: {{ handover.units.length }}</span>
+      </button>
     </nav>
     <div class="sheet">
       <template v-if="handover && showsList">
@@ -92,6 +105,12 @@ function to(controller: string) {
           >
         </div>
         <SendListTable :lines="handover.sendList" />
+      </template>
+      <template v-else-if="handover && showsUnits">
+        <div class="actions">
+          <h2>Decoders and dimmer packs</h2>
+        </div>
+        <UnitTable :units="handover.units" :base="base" />
       </template>
       <template v-else-if="chosen">
         <div class="actions">

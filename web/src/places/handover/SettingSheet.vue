@@ -29,6 +29,11 @@ const groups = computed(() => {
   }))
 })
 
+const PACKINGS = {
+  CONTIGUOUS: 'a pixel may straddle two universes',
+  WHOLE_PIXEL: 'a pixel that does not fit begins in the next universe',
+}
+
 /** What an input listens to, in words. */
 function heard(input: Given['configuration']['inputs'][number]): string {
   return [
@@ -42,21 +47,26 @@ function heard(input: Given['configuration']['inputs'][number]): string {
 
 /** Settings of a section that are not what a device starts out with. */
 function options(output: Output, section: OutputSection): string {
+  const said = (name: 'nullPixels' | 'group' | 'fold' | 'brightness') =>
+    section[name] ?? output.options[name]
   return [
     section.matrix &&
       `${section.matrix.width} × ${section.matrix.height} from ${section.matrix.order.start.toLowerCase().replace('_', ' ')}, ${section.matrix.order.lines.toLowerCase()}${section.matrix.order.serpentine ? ', back and forth' : ''}`,
     section.matrix?.panels?.cards
       .map((card) => `${card.name} rows ${card.rows.join('+')}`)
       .join(', '),
-    section.nullPixels && `${section.nullPixels} null`,
-    section.group !== undefined && section.group > 1 && `groups of ${section.group}`,
-    section.fold !== undefined && `fold ${section.fold}`,
-    section.backward && 'backward',
-    section.colourOrder ?? output.colourOrder,
-    (section.brightness ?? output.brightness) !== undefined &&
-      `${section.brightness ?? output.brightness} %`,
+    section.box !== undefined && `box ${String.fromCharCode(64 + section.box)}`,
+    said('nullPixels') && `${said('nullPixels')} null`,
+    (said('group') ?? 1) > 1 && `groups of ${said('group')}`,
+    said('fold') !== undefined && `fold ${said('fold')}`,
+    (section.backward ?? output.options.backward) && 'backward',
+    section.colourOrder ?? output.options.colourOrder,
+    said('brightness') !== undefined && `${said('brightness')} %`,
     section.slot !== undefined && `slot ${section.slot}`,
+    section.ledsPerPixel !== undefined &&
+      `${section.pixels} pixels of ${section.ledsPerPixel} LEDs`,
     section.threshold !== undefined && `on from ${section.threshold}`,
+    section.safeOn !== undefined && `rests ${section.safeOn ? 'on' : 'off'}`,
   ]
     .filter(Boolean)
     .join(' · ')
@@ -78,7 +88,7 @@ function options(output: Output, section: OutputSection): string {
       </div>
     </header>
     <p v-for="untold in configuration.untold" :key="untold.what + untold.piece" class="untold">
-      ▲ {{ configuration.tag }}-{{ untold.port.port }}: {{ untold.what }}
+      ▲ {{ configuration.tag }}{{ untold.port ? `-${untold.port.port}` : '' }}: {{ untold.what }}
     </p>
 
     <h3>1 · Inputs</h3>
@@ -97,6 +107,14 @@ function options(output: Output, section: OutputSection): string {
           </td>
           <td v-if="input.universe !== undefined">{{ heard(input) }}</td>
           <td v-else>from its own first channel on</td>
+        </tr>
+        <tr v-if="configuration.packing">
+          <td class="mono big">packing</td>
+          <td>{{ PACKINGS[configuration.packing] }}</td>
+        </tr>
+        <tr v-if="configuration.ownStorage">
+          <td class="mono big">storage</td>
+          <td>it plays a show of its own, and is only started</td>
         </tr>
         <tr v-if="configuration.inputs.length === 0">
           <td class="quiet">none: nothing hangs on it</td>
@@ -130,7 +148,7 @@ function options(output: Output, section: OutputSection): string {
                 }}
               </td>
               <td>{{ section.name }}</td>
-              <td class="mono right">{{ section.pixels }}</td>
+              <td class="mono right">{{ section.slots ?? section.pixels }}</td>
               <td class="mono quiet">{{ options(output, section) }}</td>
             </tr>
           </template>

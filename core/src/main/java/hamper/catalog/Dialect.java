@@ -15,6 +15,7 @@ import hamper.value.Require;
  * @param artnetFrom what the device calls Port-Address 0: 0 or 1
  * @param packing what the device does with a pixel at a universe's end, unless the plan says
  *     otherwise
+ * @param packingTold whether it can be told to do otherwise
  * @param wholePixelsOnly whether a pixel that straddles two universes goes wrong on the device
  */
 public record Dialect(
@@ -23,6 +24,7 @@ public record Dialect(
     StartsPer startsPer,
     PortStart portStart,
     Packing packing,
+    boolean packingTold,
     boolean wholePixelsOnly,
     boolean portsFollow,
     int e131From,
@@ -35,6 +37,11 @@ public record Dialect(
         "packing",
         packing,
         "a device of whole pixels only packs WHOLE_PIXEL");
+    Require.that(
+        !wholePixelsOnly || !packingTold,
+        "packingTold",
+        packingTold,
+        "a device of whole pixels only cannot be told otherwise");
   }
 
   /** Ports that start where they are told. */
@@ -53,6 +60,7 @@ public record Dialect(
         startsPer,
         portStart,
         packing,
+        false,
         wholePixelsOnly,
         style == AddressStyle.PIXEL_COUNTS,
         e131From,

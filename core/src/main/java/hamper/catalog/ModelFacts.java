@@ -163,9 +163,10 @@ public final class ModelFacts {
     if (model.dialect().wholePixelsOnly()) {
       return "must not straddle: the next universe";
     }
-    return model.dialect().packing() == Packing.CONTIGUOUS
-        ? "straddles into the next, unless set otherwise"
-        : "goes into the next, unless set otherwise";
+    return (model.dialect().packing() == Packing.CONTIGUOUS
+            ? "straddles into the next"
+            : "goes into the next")
+        + (model.dialect().packingTold() ? ", unless set otherwise" : ", always");
   }
 
   private String whereTheyStart() {

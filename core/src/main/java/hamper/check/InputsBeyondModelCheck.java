@@ -1,8 +1,8 @@
 package hamper.check;
 
 import hamper.catalog.ProtocolSupport;
+import hamper.config.Inputs;
 import hamper.display.Controller;
-import hamper.display.InputRange;
 import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
@@ -29,10 +29,11 @@ final class InputsBeyondModelCheck implements Check {
     for (int i = 0; i < controllers.size(); i++) {
       Controller controller = controllers.get(i);
       int needed =
-          controller
-              .inputs()
-              .map(inputs -> inputs.stream().mapToInt(InputRange::count).sum())
-              .orElse(facts.resolution().blocks().get(i).universes());
+          Inputs.count(
+              facts.plan(),
+              controller,
+              facts.resolution().blocks().get(i),
+              facts.resolution().byController().get(i));
       facts
           .plan()
           .modelOf(controller)

@@ -29,22 +29,25 @@ final class UntoldCheck implements Check {
   }
 
   private Finding told(Plan plan, Untold untold) {
-    Controller controller = plan.existingController(untold.port().controller());
+    Controller controller = plan.existingController(untold.controller());
     String model = plan.modelOf(controller).title();
+    String port = untold.port().map(plan::written).orElse(controller.tag());
     String where =
-        untold
-            .piece()
-            .map(piece -> plan.existingPiece(piece).title() + " on ")
-            .orElse("")
-            .concat(plan.written(untold.port()));
+        untold.piece().map(piece -> plan.existingPiece(piece).title() + " on " + port).orElse(port);
     return finding(
         "%s asks for %s (%s)".formatted(where, untold.what(), model),
         Measure.named(untold.what()),
         Measure.words("what " + model + " can be told"),
-        List.of(
-            untold
-                .piece()
-                .map(piece -> Subject.leg(untold.port(), piece))
-                .orElseGet(() -> Subject.port(untold.port()))));
+        List.of(subject(untold)));
+  }
+
+  private static Subject subject(Untold untold) {
+    if (untold.port().isEmpty()) {
+      return Subject.controller(untold.controller());
+    }
+    return untold
+        .piece()
+        .map(piece -> Subject.leg(untold.port().get(), piece))
+        .orElseGet(() -> Subject.port(untold.port().get()));
   }
 }

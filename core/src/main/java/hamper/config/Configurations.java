@@ -1,9 +1,13 @@
 package hamper.config;
 
+import hamper.address.Packing;
+import hamper.catalog.PortKind;
 import hamper.display.Controller;
+import hamper.display.InForce;
 import hamper.display.Plan;
 import hamper.resolve.Resolution;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /** The configuration of every controller that is not a host, in list order. */
@@ -55,8 +59,20 @@ public final class Configurations {
         controller.protocol(),
         controller.transport(),
         controller.address(),
-        Inputs.tell(plan, controller, block, placements),
+        packing(plan.inForce(controller)),
+        controller.sending().fromStorage(),
+        Inputs.of(plan, controller, block, placements).tell(),
         outputs.tell(),
         untold(plan, resolution, index));
+  }
+
+  /** Pixels are packed where universes end. */
+  private static Optional<Packing> packing(InForce inForce) {
+    boolean pixels =
+        inForce.model().portsOf(PortKind.PIXEL).isPresent()
+            || inForce.model().portsOf(PortKind.PANEL).isPresent();
+    return inForce.usesUniverses() && pixels
+        ? Optional.of(inForce.devicePacking())
+        : Optional.empty();
   }
 }

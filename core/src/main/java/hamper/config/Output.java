@@ -12,9 +12,9 @@ import java.util.Optional;
  * @param label as the crew reads it: the pin where the board names pins, else the number
  * @param start where the dialect has one start a port
  * @param pixels of the port, null pixels included
- * @param pixelType where the port carries pixels
- * @param colourOrder where the device takes one a port
- * @param brightness percent, where the device takes one a port
+ * @param pixelType the chip, where the port carries pixels
+ * @param channelsPerPixel where the port carries pixels
+ * @param options that the device takes once a port: those of its first section
  * @param sections empty on an unused port
  */
 public record Output(
@@ -25,24 +25,53 @@ public record Output(
     DeviceStart start,
     int pixels,
     Optional<String> pixelType,
-    Optional<ColourOrder> colourOrder,
-    Optional<Integer> brightness,
+    Optional<Integer> channelsPerPixel,
+    PortOptions options,
     List<OutputSection> sections) {
   public Output {
     sections = List.copyOf(sections);
   }
 
-  static Output unused(PortKind kind, int port, String label) {
+  /**
+   * What a device is told once a port; empty what it is told for each section, or not at all.
+   *
+   * @param nullPixels at the plug, before the first pixel
+   * @param brightness percent
+   */
+  public record PortOptions(
+      Optional<Integer> nullPixels,
+      Optional<Integer> group,
+      Optional<Integer> fold,
+      Optional<Boolean> backward,
+      Optional<ColourOrder> colourOrder,
+      Optional<Integer> brightness) {
+    static final PortOptions NONE =
+        new PortOptions(
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty());
+  }
+
+  /** A port without options of its own. */
+  static Output plain(
+      PortKind kind, int port, String label, DeviceStart start, List<OutputSection> sections) {
     return new Output(
         kind,
         port,
         label,
-        false,
-        DeviceStart.NONE,
+        !sections.isEmpty(),
+        start,
         0,
         Optional.empty(),
         Optional.empty(),
-        Optional.empty(),
-        List.of());
+        PortOptions.NONE,
+        sections);
+  }
+
+  static Output unused(PortKind kind, int port, String label) {
+    return plain(kind, port, label, DeviceStart.NONE, List.of());
   }
 }

@@ -1,11 +1,10 @@
 package hamper.config;
 
-import hamper.address.ColourOrder;
 import hamper.catalog.DeviceModel;
+import hamper.catalog.PixelType;
 import hamper.catalog.PortGroup;
 import hamper.catalog.PortKind;
 import hamper.catalog.PortMode;
-import hamper.catalog.SectionOption;
 import hamper.display.Controller;
 import hamper.display.HungRun;
 import hamper.display.Plan;
@@ -36,7 +35,7 @@ final class Outputs {
     this.controller = controller;
     this.model = plan.modelOf(controller);
     PlacedRun.of(plan.runsOf(controller), placements).forEach(one -> placed.put(one.port(), one));
-    this.starts = new Starts(controller, model.dialect(), block);
+    this.starts = Starts.of(plan, controller, block, placements);
     this.sections = new SectionTeller(plan, controller);
   }
 
@@ -98,35 +97,22 @@ final class Outputs {
       told.add(sections.tell(run, at, opensLeg, own));
     }
     Placement first = placements.get(0);
-    Optional<ColourOrder> order =
-        sections.perPort(SectionOption.COLOUR_ORDER, sections.order(run, first));
-    Optional<Integer> brightness =
-        sections.perPort(SectionOption.BRIGHTNESS, sections.brightness(run, first));
+    PixelType type = SectionTeller.type(run, first);
     return new Output(
         port.kind(),
         port.port(),
         label,
         true,
         starts.port(first),
-        told.stream().mapToInt(s -> s.pixels() + s.nullPixels().orElse(0)).sum(),
-        Optional.of(sections.chip(run, first)),
-        order,
-        brightness,
+        run.places(),
+        Optional.of(type.chip()),
+        Optional.of(type.channels()),
+        sections.port(run, first),
         told);
   }
 
   private static Output plain(
       PortRef port, String label, DeviceStart start, List<OutputSection> told) {
-    return new Output(
-        port.kind(),
-        port.port(),
-        label,
-        true,
-        start,
-        0,
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        told);
+    return Output.plain(port.kind(), port.port(), label, start, told);
   }
 }

@@ -2,6 +2,7 @@ package hamper.config;
 
 import hamper.address.ColourOrder;
 import hamper.catalog.DeviceModel;
+import hamper.catalog.PixelType;
 import hamper.catalog.SectionOption;
 import hamper.catalog.Told;
 import hamper.display.Circuit;
@@ -12,6 +13,7 @@ import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.Section;
 import hamper.display.SlotPiece;
+import hamper.display.StripDecoder;
 import hamper.display.Wall;
 import hamper.resolve.Placement;
 import java.util.Optional;
@@ -37,64 +39,77 @@ final class SectionTeller {
         nameOf(piece, at),
         start,
         section.pixels(),
-        told(SectionOption.NULL_PIXELS, section.nullPixels() + gap),
-        told(SectionOption.GROUP, section.group()),
-        section.fold().filter(fold -> model.told(SectionOption.FOLD) != Told.NOT),
-        told(SectionOption.DIRECTION, section.backward()),
+        perSection(SectionOption.NULL_PIXELS, section.nullPixels() + gap),
+        perSection(SectionOption.GROUP, section.group()),
+        perSection(SectionOption.FOLD, section.fold()).flatMap(fold -> fold),
+        perSection(SectionOption.DIRECTION, section.backward()),
         perSection(SectionOption.COLOUR_ORDER, order(run, at)),
         perSection(SectionOption.BRIGHTNESS, brightness(run, at)),
+        run.boxes() ? Optional.of(run.legs().get(at.leg()).box()) : Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
         Optional.empty(),
         Optional.empty(),
         Optional.empty());
+  }
+
+  /** What the port is told once: of its first section. */
+  Output.PortOptions port(HungRun run, Placement first) {
+    Section section = pieceOf(run, first).string().sections().get(first.section());
+    int gap = run.legs().get(first.leg()).leg().nullPixels();
+    return new Output.PortOptions(
+        perPort(SectionOption.NULL_PIXELS, section.nullPixels() + gap),
+        perPort(SectionOption.GROUP, section.group()),
+        perPort(SectionOption.FOLD, section.fold()).flatMap(fold -> fold),
+        perPort(SectionOption.DIRECTION, section.backward()),
+        perPort(SectionOption.COLOUR_ORDER, order(run, first)),
+        perPort(SectionOption.BRIGHTNESS, brightness(run, first)));
   }
 
   OutputSection circuit(Placement at, DeviceStart start) {
     PieceAt piece = plan.existingPiece(at.piece());
     Circuit circuit = (Circuit) piece.piece();
-    return plain(
-        piece, at, start, 1, Optional.empty(), Optional.empty(), Optional.of(circuit.threshold()));
+    return OutputSection.plain(nameOf(piece, at), start, 1)
+        .withCircuit(circuit.threshold(), circuit.safeOn());
   }
 
   OutputSection surface(Placement at, DeviceStart start) {
     PieceAt piece = plan.existingPiece(at.piece());
     Wall wall = (Wall) piece.piece();
-    OutputSection.Matrix matrix =
-        new OutputSection.Matrix(wall.width(), wall.height(), wall.order(), wall.panels());
-    return plain(
-        piece, at, start, at.pixels(), Optional.of(matrix), Optional.empty(), Optional.empty());
+    return OutputSection.plain(nameOf(piece, at), start, at.pixels())
+        .withMatrix(
+            new OutputSection.Matrix(wall.width(), wall.height(), wall.order(), wall.panels()));
   }
 
   OutputSection fixture(Placement at) {
     PieceAt piece = plan.existingPiece(at.piece());
-    SlotPiece fixture = (SlotPiece) piece.piece();
-    return plain(
-        piece,
-        at,
-        DeviceStart.NONE,
-        fixture.channels(),
-        Optional.empty(),
-        Optional.of(fixture.slot()),
-        Optional.empty());
+    SlotPiece slotted = (SlotPiece) piece.piece();
+    Optional<StripDecoder> decoder =
+        slotted instanceof StripDecoder strip ? Optional.of(strip) : Optional.empty();
+    return OutputSection.plain(
+            nameOf(piece, at), DeviceStart.NONE, decoder.map(StripDecoder::pixels).orElse(0))
+        .withSlots(slotted.slot(), slotted.channels(), decoder.map(StripDecoder::ledsPerPixel));
   }
 
-  /** The chip that a port is told it drives: that of its first string. */
-  String chip(HungRun run, Placement first) {
-    return pieceOf(run, first).pixels().chip();
+  /** What a port is told that it drives: the type of its first string. */
+  static PixelType type(HungRun run, Placement first) {
+    return pieceOf(run, first).pixels();
   }
 
-  ColourOrder order(HungRun run, Placement at) {
+  private ColourOrder order(HungRun run, Placement at) {
     PieceAt piece = pieceOf(run, at);
     return piece.orderOf(piece.string().sections().get(at.section()));
   }
 
-  int brightness(HungRun run, Placement at) {
+  private int brightness(HungRun run, Placement at) {
     PieceAt piece = pieceOf(run, at);
     Section section = piece.string().sections().get(at.section());
     return run.brightness(piece, section);
   }
 
   /** The value, where the device takes one a port. */
-  <T> Optional<T> perPort(SectionOption option, T value) {
+  private <T> Optional<T> perPort(SectionOption option, T value) {
     return model.told(option) == Told.PER_PORT ? Optional.of(value) : Optional.empty();
   }
 
@@ -102,35 +117,8 @@ final class SectionTeller {
     return run.legs().get(at.leg()).at();
   }
 
-  private <T> Optional<T> told(SectionOption option, T value) {
-    return model.told(option) == Told.NOT ? Optional.empty() : Optional.of(value);
-  }
-
   private <T> Optional<T> perSection(SectionOption option, T value) {
     return model.told(option) == Told.PER_SECTION ? Optional.of(value) : Optional.empty();
-  }
-
-  private static OutputSection plain(
-      PieceAt piece,
-      Placement at,
-      DeviceStart start,
-      int pixels,
-      Optional<OutputSection.Matrix> matrix,
-      Optional<Integer> slot,
-      Optional<Integer> threshold) {
-    return new OutputSection(
-        nameOf(piece, at),
-        start,
-        pixels,
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        matrix,
-        slot,
-        threshold);
   }
 
   private static String nameOf(PieceAt piece, Placement at) {

@@ -1,6 +1,6 @@
 package hamper.config;
 
-import hamper.address.ChannelSpan;
+import hamper.address.UniverseChannel;
 import hamper.catalog.AddressStyle;
 import hamper.catalog.Dialect;
 import hamper.display.Controller;
@@ -8,7 +8,9 @@ import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.resolve.ControllerBlock;
 import hamper.resolve.Placement;
+import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 
 /**
  * Where things start, as one controller writes it.
@@ -19,16 +21,23 @@ public final class Starts {
   private final Controller controller;
   private final Dialect dialect;
   private final ControllerBlock block;
+  private final OwnChannels own;
 
-  Starts(Controller controller, Dialect dialect, ControllerBlock block) {
+  Starts(Controller controller, Dialect dialect, ControllerBlock block, Inputs inputs) {
     this.controller = controller;
     this.dialect = dialect;
     this.block = block;
+    this.own = countsOwnChannels() ? inputs.ownChannels() : new OwnChannels(List.of());
   }
 
   /** Of a controller as a plan has it. */
-  public static Starts of(Plan plan, Controller controller, ControllerBlock block) {
-    return new Starts(controller, plan.modelOf(controller).dialect(), block);
+  public static Starts of(
+      Plan plan, Controller controller, ControllerBlock block, List<Placement> placements) {
+    return new Starts(
+        controller,
+        plan.modelOf(controller).dialect(),
+        block,
+        Inputs.of(plan, controller, block, placements));
   }
 
   /**
@@ -62,11 +71,21 @@ public final class Starts {
         || dialect.style() == AddressStyle.PIXEL_INDEX;
   }
 
+  /** Whether starts are told in the device's own channels or pixels. */
+  boolean countsOwnChannels() {
+    return dialect.style() == AddressStyle.ABSOLUTE_CHANNEL
+        || dialect.style() == AddressStyle.PIXEL_INDEX
+        || dialect.style() == AddressStyle.PIXEL_COUNTS;
+  }
+
   /** Whether the start of a section or wall can be written at all. */
   boolean writable(Placement at) {
     return switch (dialect.style()) {
-      case ABSOLUTE_CHANNEL, PIXEL_COUNTS -> at.controllerChannels().isPresent();
-      case PIXEL_INDEX -> at.controllerChannels().isPresent() && pixelOffset(at) % widthOf(at) == 0;
+      case ABSOLUTE_CHANNEL, PIXEL_COUNTS -> ownStart(at).isPresent();
+      case PIXEL_INDEX -> {
+        OptionalInt start = ownStart(at);
+        yield start.isPresent() && (start.getAsInt() - 1) % widthOf(at) == 0;
+      }
       case UNIVERSE_CHANNEL_PER_SECTION, UNIVERSE_CHANNEL_PER_PORT, UNIVERSE_PER_PORT, DMX_SLOT ->
           slotWritable(at);
     };
@@ -75,20 +94,18 @@ public final class Starts {
   /** The start of a section or wall; nothing where it cannot be written. */
   DeviceStart of(Placement at) {
     if (!writable(at)) {
-      return DeviceStart.NONE;
+      return DeviceStart.UNWRITABLE;
     }
     return switch (dialect.style()) {
       case ABSOLUTE_CHANNEL, PIXEL_COUNTS -> channel(at);
-      case PIXEL_INDEX -> DeviceStart.pixelIndex(pixelOffset(at) / widthOf(at));
+      case PIXEL_INDEX -> DeviceStart.pixelIndex((ownStart(at).getAsInt() - 1) / widthOf(at));
       case UNIVERSE_CHANNEL_PER_SECTION, UNIVERSE_CHANNEL_PER_PORT, UNIVERSE_PER_PORT, DMX_SLOT ->
           slot(at);
     };
   }
 
   boolean circuitWritable(Placement at) {
-    return dialect.style() == AddressStyle.PIXEL_INDEX
-        ? at.controllerChannels().isPresent()
-        : writable(at);
+    return dialect.style() == AddressStyle.PIXEL_INDEX ? ownStart(at).isPresent() : writable(at);
   }
 
   /** A circuit is one channel, which no pixel index names: it is told by channel there. */
@@ -100,14 +117,15 @@ public final class Starts {
 
   boolean slotWritable(Placement at) {
     return controller.protocol().usesUniverses()
-        ? at.start().isPresent()
+        ? at.start().filter(this::isOfProtocol).isPresent()
+            && at.end().filter(this::isOfProtocol).isPresent()
         : at.controllerChannels().isPresent();
   }
 
   /** Universe and channel; on DDP, which has none, the channel in the controller's own block. */
   DeviceStart slot(Placement at) {
     if (!slotWritable(at)) {
-      return DeviceStart.NONE;
+      return DeviceStart.UNWRITABLE;
     }
     return controller.protocol().usesUniverses()
         ? at.start()
@@ -119,14 +137,19 @@ public final class Starts {
   /** The universe alone, for devices whose ports begin with one. */
   DeviceStart universe(Placement at) {
     return at.start()
+        .filter(this::isOfProtocol)
         .map(slot -> DeviceStart.universe(written(slot.universe())))
-        .orElse(DeviceStart.NONE);
+        .orElse(DeviceStart.UNWRITABLE);
   }
 
   /** The universe of a DMX port; on DDP the channel that its first slot takes. */
   DeviceStart dmx(PortRef port) {
     return Optional.ofNullable(block.dmxUniverses().get(port))
-        .map(universe -> DeviceStart.universe(written(universe)))
+        .map(
+            universe ->
+                controller.protocol().hasUniverse(universe)
+                    ? DeviceStart.universe(written(universe))
+                    : DeviceStart.UNWRITABLE)
         .orElseGet(() -> DeviceStart.absolute(block.dmxStart(port)));
   }
 
@@ -135,13 +158,22 @@ public final class Starts {
     return at.channels() / Math.max(1, at.addresses());
   }
 
-  private static DeviceStart channel(Placement at) {
-    return DeviceStart.absolute(at.controllerChannels().orElseThrow().start());
+  private DeviceStart channel(Placement at) {
+    return DeviceStart.absolute(ownStart(at).orElseThrow());
   }
 
-  /** Channels of the block before it. */
-  private static int pixelOffset(Placement at) {
-    return at.controllerChannels().map(ChannelSpan::start).orElseThrow() - 1;
+  /** The channel at which something starts, as the device counts; on DDP bytes are channels. */
+  private OptionalInt ownStart(Placement at) {
+    if (controller.protocol().usesUniverses()) {
+      return own.startOf(at, controller.settings().universeSize());
+    }
+    return at.controllerChannels()
+        .map(span -> OptionalInt.of(span.start()))
+        .orElseGet(OptionalInt::empty);
+  }
+
+  private boolean isOfProtocol(UniverseChannel slot) {
+    return controller.protocol().hasUniverse(slot.universe());
   }
 
   private int written(int universe) {

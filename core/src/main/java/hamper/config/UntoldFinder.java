@@ -2,6 +2,7 @@ package hamper.config;
 
 import hamper.address.ChannelSpan;
 import hamper.address.ColourOrder;
+import hamper.address.Packing;
 import hamper.address.UniverseChannel;
 import hamper.catalog.AddressStyle;
 import hamper.catalog.DeviceModel;
@@ -36,6 +37,8 @@ final class UntoldFinder {
   private final Controller controller;
   private final DeviceModel model;
   private final Dialect dialect;
+  private final InForce inForce;
+  private final Inputs inputs;
   private final Starts starts;
   private final Map<SectionOption, Told> told = new EnumMap<>(SectionOption.class);
   private final List<Untold> untold = new ArrayList<>();
@@ -43,12 +46,15 @@ final class UntoldFinder {
   /** Where a device that only counts pixels lays its next port. */
   private int nextChannel = 1;
 
-  private UntoldFinder(Plan plan, Controller controller, ControllerBlock block) {
+  private UntoldFinder(
+      Plan plan, Controller controller, ControllerBlock block, List<Placement> placements) {
     this.plan = plan;
+    this.inForce = plan.inForce(controller);
+    this.inputs = Inputs.of(plan, controller, block, placements);
     this.controller = controller;
     this.model = plan.modelOf(controller);
     this.dialect = model.dialect();
-    this.starts = new Starts(controller, dialect, block);
+    this.starts = new Starts(controller, dialect, block, inputs);
     for (SectionOption option : SectionOption.values()) {
       told.put(option, model.told(option));
     }
@@ -59,7 +65,8 @@ final class UntoldFinder {
    */
   static List<Untold> find(
       Plan plan, Controller controller, ControllerBlock block, List<Placement> placements) {
-    UntoldFinder finder = new UntoldFinder(plan, controller, block);
+    UntoldFinder finder = new UntoldFinder(plan, controller, block, placements);
+    finder.inputs.tooMany().ifPresent(finder::addOfAll);
     PlacedRun.of(plan.runsOf(controller), placements).forEach(finder::look);
     return finder.untold;
   }
@@ -71,6 +78,7 @@ final class UntoldFinder {
     if (port.port() > ports) {
       return; // the mode has no such port, which is another check's matter
     }
+    placements.stream().filter(at -> !laidSo(at)).forEach(this::packing);
     switch (port.kind()) {
       case PIXEL -> pixels(placed.run(), placements);
       case RELAY ->
@@ -251,7 +259,6 @@ final class UntoldFinder {
 
   /** Each section which does not stand right after the one before it. */
   private void follows(List<Placement> placements) {
-    InForce inForce = plan.inForce(controller);
     for (int i = 1; i < placements.size(); i++) {
       Optional<ChannelSpan> before = placements.get(i - 1).controllerChannels();
       Placement at = placements.get(i);
@@ -280,10 +287,64 @@ final class UntoldFinder {
   }
 
   private void noAddress(Placement at) {
+    if (inForce.usesUniverses() && at.start().isPresent()) {
+      int first = at.start().get().universe();
+      int last = at.end().orElseThrow().universe();
+      if (!controller.protocol().hasUniverse(first) || !controller.protocol().hasUniverse(last)) {
+        return; // universes that the protocol has not are found at the controller
+      } else if (starts.countsOwnChannels()) {
+        noOwnChannel(at, first, last);
+        return;
+      }
+    }
     add(at.port(), at.piece(), "its address: it cannot be written here");
   }
 
+  private void noOwnChannel(Placement at, int first, int last) {
+    if (controller.inputs().isPresent() && !inputs.hears(first, last)) {
+      return; // inputs that miss something are a fault of their own
+    }
+    add(
+        at.port(),
+        at.piece(),
+        first == last
+            ? "its address: it cannot be written here"
+            : "channels in one stretch: universes %d to %d do not follow each other in what it listens to"
+                .formatted(first, last));
+  }
+
+  /** Whether the device lays something as it was planned: pixels at the end of a universe. */
+  private boolean laidSo(Placement at) {
+    if (!inForce.usesUniverses()
+        || inForce.devicePacking() == inForce.packing()
+        || !at.kind().flows()
+        || at.start().isEmpty()) {
+      return true;
+    }
+    int size = inForce.universeSize();
+    UniverseChannel start = at.start().get();
+    UniverseChannel end = at.end().orElseThrow();
+    int last = (end.universe() - start.universe()) * size + end.channel();
+    ChannelSpan own =
+        inForce.devicePacking().lay(size, start.channel(), at.addresses(), Starts.widthOf(at));
+    return own.start() == start.channel() && own.last() == last;
+  }
+
+  private void packing(Placement at) {
+    boolean whole = inForce.devicePacking() == Packing.WHOLE_PIXEL;
+    add(
+        at.port(),
+        at.piece(),
+        whole
+            ? "pixels that straddle two universes: the device begins such a pixel in the next one"
+            : "whole pixels at the end of a universe: the device goes on with half a pixel there");
+  }
+
+  private void addOfAll(String what) {
+    untold.add(new Untold(controller.id(), Optional.empty(), Optional.empty(), what));
+  }
+
   private void add(PortRef port, String piece, String what) {
-    untold.add(new Untold(port, Optional.of(piece), what));
+    untold.add(new Untold(controller.id(), Optional.of(port), Optional.of(piece), what));
   }
 }

@@ -31,6 +31,11 @@ public record InForce(
         controller.settings().universeSize());
   }
 
+  /** How the device packs: as planned where it can be told so, else as it always does. */
+  public Packing devicePacking() {
+    return universeSize == 0 || model.dialect().packingTold() ? packing : model.dialect().packing();
+  }
+
   public boolean usesUniverses() {
     return universeSize > 0;
   }

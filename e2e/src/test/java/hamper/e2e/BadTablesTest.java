@@ -52,7 +52,7 @@ class BadTablesTest {
           IntStream.range(0, 100_000)
               .mapToObj(i -> "Prop " + i + ",50")
               .collect(Collectors.joining("\n", "prop,what\n", ""));
-      refused(hundredThousand, "100,000 rows; allowed are 10,000");
+      refused(hundredThousand, "100,000 rows; allowed are 5,000");
       refused("prop,what\n\"Star,5", "a quotation mark is not closed");
 
       choose("\uFEFFprop;what;zone\r\nStar;50;Pier\r\nMoon;60;Pier\r\nstar;70;Pier\r\n");

@@ -168,7 +168,7 @@ class PlannerTest extends DemoCase {
     refuses("not JSON", "{ hello", "line 1, column 3", "not JSON");
     refuses(
         "another version",
-        example.replace("Version\": 1", "Version\": 7"),
+        example.replace("Version\": 2", "Version\": 7"),
         "formatVersion",
         "7; this Hamper reads versions 1 to 2");
     refuses(

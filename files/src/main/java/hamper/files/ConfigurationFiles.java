@@ -3,16 +3,14 @@ package hamper.files;
 import hamper.config.Configuration;
 import hamper.config.SendLine;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.HashSet;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -44,23 +42,25 @@ public final class ConfigurationFiles {
 
   /** One controller's document. */
   public static String json(Configuration configuration) {
-    ObjectNode root = Json.MAPPER.createObjectNode();
-    root.put("format", "hamper-configuration");
-    root.put("formatVersion", 1);
-    root.put("fingerprint", fingerprint(configuration));
-    root.setAll((ObjectNode) Json.MAPPER.valueToTree(configuration));
-    return pretty(root);
+    return pretty(ConfigurationDocument.of(configuration));
   }
 
-  /** SHA-256 of what the device is told: equal exactly where the content is equal. */
+  /**
+   * A document of any version that is known, in the shape of the newest.
+   *
+   * @param bytes of at most {@link DisplayFile#MOST_BYTES}
+   * @throws BadFileException with every reason and its place
+   */
+  public static JsonNode read(byte[] bytes) {
+    return Formats.read(bytes, "configuration");
+  }
+
+  /**
+   * SHA-256 of what the device is told: equal exactly where that is equal, whatever people call
+   * things.
+   */
   public static String fingerprint(Configuration configuration) {
-    byte[] content = Json.MAPPER.writeValueAsBytes(configuration);
-    try {
-      byte[] digest = MessageDigest.getInstance("SHA-256").digest(content);
-      return "sha256:" + HexFormat.of().formatHex(digest);
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("Every Java has SHA-256; this one does not", e);
-    }
+    return ConfigurationDocument.fingerprint(configuration);
   }
 
   /**

@@ -12,7 +12,9 @@ import tools.jackson.databind.node.ObjectNode;
 final class FormatVersions {
   /** From version 1 to 2, from 2 to 3, and so on; a format without steps has version 1. */
   private static final Map<String, List<Consumer<ObjectNode>>> STEPS =
-      Map.of("hamper-display", List.of(FormatVersions::nothingToDo));
+      Map.of(
+          "hamper-display", List.of(FormatVersions::nothingToDo),
+          "hamper-configuration", List.of(FirstConfigurations::upgrade));
 
   private FormatVersions() {}
 

@@ -30,7 +30,8 @@ final class Formats {
       Map.of(
           HOME + "display.schema.json", text("display.schema.json"),
           HOME + "catalogue.schema.json", text("catalogue.schema.json"),
-          HOME + "configuration.schema.json", text("configuration.schema.json"));
+          HOME + "configuration.schema.json", text("configuration.schema.json"),
+          HOME + "unit.schema.json", text("unit.schema.json"));
   private static final SchemaRegistry REGISTRY =
       SchemaRegistry.withDefaultDialect(
           SpecificationVersion.DRAFT_2020_12, builder -> builder.schemas(SCHEMAS));

@@ -2,17 +2,32 @@ package hamper.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import hamper.address.Protocol;
 import hamper.config.Configuration;
 import hamper.config.Output;
 import hamper.config.SendList;
 import hamper.config.Untold;
+import hamper.display.Controller;
+import hamper.display.Display;
+import hamper.display.HungRun;
+import hamper.display.Piece;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.Prop;
+import hamper.display.SerialDimmer;
+import hamper.display.StripDecoder;
+import hamper.edit.Edit;
+import hamper.edit.SetSections;
 import hamper.facts.Facts;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Each device is told the plan in its own terms, or the planner is told that it cannot be. */
 class DeviceConfigurationTest {
@@ -158,12 +173,127 @@ class DeviceConfigurationTest {
         .isNotEqualTo(ConfigurationFiles.fingerprint(once));
   }
 
+  private static Map<String, String> fingerprints(Plan plan) {
+    Map<String, String> prints = new LinkedHashMap<>();
+    Facts.of(plan)
+        .configurations()
+        .forEach(one -> prints.put(one.controller(), ConfigurationFiles.fingerprint(one)));
+    return prints;
+  }
+
+  @Test
+  void whatPeopleCallThingsIsInNoFingerprint() throws IOException {
+    Plan plan = demo().plan();
+    Map<String, String> before = fingerprints(plan);
+    Display display = plan.display();
+    List<Prop> props =
+        display.props().stream()
+            .map(
+                prop ->
+                    new Prop(
+                        prop.id(),
+                        "X " + prop.name(),
+                        prop.zone(),
+                        prop.brightness(),
+                        prop.pieces()))
+            .toList();
+    List<Controller> controllers =
+        display.controllers().stream()
+            .map(
+                one ->
+                    new Controller(
+                        one.id(),
+                        "X" + one.tag(),
+                        "X " + one.name(),
+                        one.model(),
+                        one.settings(),
+                        one.inputs(),
+                        one.sending(),
+                        one.adapters(),
+                        one.cables(),
+                        one.powered(),
+                        one.runs()))
+            .toList();
+    Plan renamed =
+        plan.with(
+            display
+                .withNameAndSettings("Another quay", display.settings())
+                .withProps(props)
+                .withControllers(controllers));
+    assertThat(fingerprints(renamed)).isEqualTo(before);
+  }
+
+  @Test
+  void onePixelMoreChangesTheRightFingerprintOnly() throws IOException {
+    Plan plan = demo().plan();
+    Map<String, String> before = fingerprints(plan);
+    // the last section of a wall, which nothing of another controller follows
+    HungRun last =
+        plan.runs()
+            .filter(HungRun::carriesPixels)
+            .filter(run -> run.controller().protocol() == Protocol.DDP)
+            .reduce((first, second) -> second)
+            .orElseThrow();
+    PixelString string = last.legs().get(last.legs().size() - 1).at().string();
+    Edit edit =
+        SetSections.between(
+            new SetSections.At(string.id(), string.sections().size() - 1),
+            string.sections().get(string.sections().size() - 1),
+            string
+                .sections()
+                .get(string.sections().size() - 1)
+                .withPixels(string.sections().get(string.sections().size() - 1).pixels() + 1));
+    Map<String, String> after = fingerprints(edit.applyTo(plan).plan());
+    assertThat(after.keySet().stream().filter(id -> !after.get(id).equals(before.get(id))).toList())
+        .containsExactly(last.controller().id());
+  }
+
+  @Test
+  void aDocumentOfVersionOneCanBeRead() throws IOException {
+    byte[] first =
+        getClass()
+            .getResourceAsStream("/configuration-files/version-1.configuration.json")
+            .readAllBytes();
+    JsonNode read = ConfigurationFiles.read(first);
+    JsonNode now =
+        ConfigurationFiles.read(
+            ConfigurationFiles.bytes(ConfigurationFiles.json(of(demo(), "K1"))));
+    assertThat(read.get("about")).isEqualTo(now.get("about"));
+    assertThat(read.at("/told/inputs")).isEqualTo(now.at("/told/inputs"));
+    for (int i = 0; i < now.at("/told/outputs").size(); i++) {
+      ObjectNode output = (ObjectNode) now.at("/told/outputs").get(i);
+      output.remove("channelsPerPixel"); // which version 1 did not say
+      assertThat(read.at("/told/outputs").get(i)).isEqualTo(output);
+    }
+  }
+
+  @Test
+  void decodersAndDimmerPacksHaveDocumentsOfTheirOwn() throws IOException {
+    Plan plan = demo().plan();
+    Map<String, String> units = UnitFiles.all(plan);
+    assertThat(units).isNotEmpty();
+    for (var unit : units.entrySet()) {
+      JsonNode root = Formats.read(ConfigurationFiles.bytes(unit.getValue()), "unit");
+      Piece piece = plan.existingPiece(unit.getKey()).piece();
+      JsonNode told = root.get("told");
+      if (piece instanceof StripDecoder decoder) {
+        assertThat(told.get("slot").asInt()).isEqualTo(decoder.slot());
+        assertThat(told.get("pixels").asInt()).isEqualTo(decoder.pixels());
+        assertThat(told.get("ledsPerPixel").asInt()).isEqualTo(decoder.ledsPerPixel());
+      } else {
+        SerialDimmer dimmer = (SerialDimmer) piece;
+        assertThat(told.get("number").asInt()).isEqualTo(dimmer.unit());
+        assertThat(told.get("circuits").asInt()).isEqualTo(dimmer.circuits());
+      }
+    }
+  }
+
   @Test
   void everyDocumentKeepsToThePublishedSchema() throws IOException {
     for (Configuration configuration : demo().configurations()) {
       byte[] bytes = ConfigurationFiles.bytes(ConfigurationFiles.json(configuration));
       JsonNode root = Formats.read(bytes, "configuration");
-      assertThat(root.get("tag").asString()).isEqualTo(configuration.tag());
+      assertThat(root.at("/about/tag").asString()).isEqualTo(configuration.tag());
     }
   }
 

@@ -117,8 +117,8 @@ class DialectsTableTest {
   private static List<String> output(Output port) {
     List<String> told = new ArrayList<>();
     start(port.start()).ifPresent(start -> told.add("port at " + start));
-    port.colourOrder().ifPresent(order -> told.add("port " + order));
-    port.brightness().ifPresent(percent -> told.add("port %d %%".formatted(percent)));
+    port.options().colourOrder().ifPresent(order -> told.add("port " + order));
+    port.options().brightness().ifPresent(percent -> told.add("port %d %%".formatted(percent)));
     port.sections().forEach(section -> told.add(section(section)));
     return told;
   }

@@ -38,9 +38,9 @@ class StartsToldTest {
     Facts facts = Facts.of(plan);
     Controller controller = plan.existingController("k1");
     int index = plan.indexOf("k1");
-    Starts starts = Starts.of(plan, controller, facts.resolution().blocks().get(index));
     Output output = Configurations.of(plan, facts.resolution(), index).outputs().get(0);
     List<Placement> placements = facts.resolution().byController().get(index);
+    Starts starts = Starts.of(plan, controller, facts.resolution().blocks().get(index), placements);
     for (int i = 0; i < placements.size(); i++) {
       DeviceStart own = output.sections().get(i).start();
       DeviceStart told = own.says() || i > 0 ? own : output.start();

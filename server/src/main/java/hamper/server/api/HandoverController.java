@@ -3,17 +3,24 @@ package hamper.server.api;
 import hamper.config.Configuration;
 import hamper.config.SendLine;
 import hamper.config.SendList;
+import hamper.display.LegAt;
+import hamper.display.Piece;
+import hamper.display.Plan;
+import hamper.display.SerialDimmer;
+import hamper.display.StripDecoder;
 import hamper.facts.Facts;
 import hamper.files.AddressFiles;
 import hamper.files.AddressTable;
 import hamper.files.ConfigurationFiles;
 import hamper.files.DisplayFile;
+import hamper.files.UnitFiles;
 import hamper.server.live.Displays;
 import hamper.server.live.NoSuchDisplayException;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -46,7 +53,16 @@ class HandoverController {
   }
 
   /** Everything there is to hand over. */
-  record HandoverView(int version, List<Given> configurations, List<SendLine> sendList) {}
+  record HandoverView(
+      int version, List<Given> configurations, List<Unit> units, List<SendLine> sendList) {}
+
+  /**
+   * A decoder or dimmer pack, which is set at itself.
+   *
+   * @param written the port that it hangs on; left out where it hangs nowhere
+   * @param says what it has to be set to, in words
+   */
+  record Unit(String piece, String title, Optional<String> written, String says) {}
 
   @GetMapping("/handover")
   @Operation(summary = "All configurations and the send list")
@@ -56,7 +72,28 @@ class HandoverController {
     return new HandoverView(
         look.version(),
         standings.of(id, facts).configurations().stream().map(Given::of).toList(),
+        units(facts.plan()),
         SendList.of(facts.plan(), facts.resolution()));
+  }
+
+  private static List<Unit> units(Plan plan) {
+    return plan.display().props().stream()
+        .flatMap(prop -> prop.pieces().stream())
+        .filter(piece -> piece instanceof StripDecoder || piece instanceof SerialDimmer)
+        .map(piece -> unit(plan, piece))
+        .toList();
+  }
+
+  private static Unit unit(Plan plan, Piece piece) {
+    return new Unit(
+        piece.id(),
+        plan.existingPiece(piece.id()).title(),
+        plan.leg(piece.id()).map(LegAt::port).map(plan::written),
+        piece instanceof StripDecoder decoder
+            ? "slot %d, %d pixels of %d LEDs"
+                .formatted(decoder.slot(), decoder.pixels(), decoder.ledsPerPixel())
+            : "unit %d, %d circuits"
+                .formatted(((SerialDimmer) piece).unit(), ((SerialDimmer) piece).circuits()));
   }
 
   @GetMapping("/configurations/{controller}")
@@ -72,6 +109,20 @@ class HandoverController {
         ConfigurationFiles.fileNames(all).get(controller),
         MediaType.APPLICATION_JSON,
         ConfigurationFiles.bytes(ConfigurationFiles.json(configuration)));
+  }
+
+  @GetMapping("/units/{piece}")
+  @Operation(summary = "The document of a decoder or a dimmer pack, to download")
+  ResponseEntity<byte[]> unit(@PathVariable String id, @PathVariable String piece) {
+    Plan plan = facts(id).plan();
+    String json =
+        plan.piece(piece)
+            .flatMap(at -> UnitFiles.json(plan, at))
+            .orElseThrow(() -> new NoSuchDisplayException("unit", piece));
+    return download(
+        UnitFiles.fileName(plan, piece),
+        MediaType.APPLICATION_JSON,
+        ConfigurationFiles.bytes(json));
   }
 
   @GetMapping("/send-list.json")

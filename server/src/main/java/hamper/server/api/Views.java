@@ -124,6 +124,7 @@ final class Views {
     Map<PortRef, RunFacts> runs =
         facts.runs().stream().collect(Collectors.toMap(RunFacts::port, run -> run));
     Controller controller = facts.controller();
+    Starts starts = Starts.of(plan, controller, facts.block(), facts.placements());
     List<LaneView> lanes = new ArrayList<>();
     for (PortGroup group : facts.inForce().model().ports()) {
       TreeSet<Integer> ports = new TreeSet<>();
@@ -134,14 +135,14 @@ final class Views {
           .forEach(run -> ports.add(run.port()));
       for (int port : ports) {
         PortRef ref = new PortRef(controller.id(), group.kind(), port);
-        lanes.add(lane(facts, ref, group, Optional.ofNullable(runs.get(ref))));
+        lanes.add(lane(facts, starts, ref, group, Optional.ofNullable(runs.get(ref))));
       }
     }
     return lanes;
   }
 
   private LaneView lane(
-      ControllerFacts facts, PortRef port, PortGroup group, Optional<RunFacts> run) {
+      ControllerFacts facts, Starts starts, PortRef port, PortGroup group, Optional<RunFacts> run) {
     Controller controller = facts.controller();
     int pins = group.pins().size();
     return new LaneView(
@@ -158,7 +159,7 @@ final class Views {
         Optional.ofNullable(facts.block().dmxUniverses().get(port)),
         run.flatMap(RunFacts::load).map(load -> load(controller, load, run.get().placements())),
         run.flatMap(RunFacts::power).map(RunPowerView::of),
-        run.map(one -> legs(facts, one)).orElse(List.of()));
+        run.map(one -> legs(facts, starts, one)).orElse(List.of()));
   }
 
   private LoadView load(Controller controller, PortLoad load, List<Placement> placements) {
@@ -199,20 +200,19 @@ final class Views {
     return new LaneView.BankView(bank, banks.socketOf(port.port()), boxes, metres);
   }
 
-  private List<LegView> legs(ControllerFacts facts, RunFacts run) {
+  private List<LegView> legs(ControllerFacts facts, Starts starts, RunFacts run) {
     Map<Integer, List<Placement>> byLeg =
         run.placements().stream().collect(Collectors.groupingBy(Placement::leg));
     return run.run().legs().stream()
-        .map(leg -> leg(facts, run.run(), leg, byLeg.getOrDefault(leg.index(), List.of())))
+        .map(leg -> leg(facts, starts, run.run(), leg, byLeg.getOrDefault(leg.index(), List.of())))
         .toList();
   }
 
   private LegView leg(
-      ControllerFacts facts, HungRun run, HungLeg hung, List<Placement> placements) {
+      ControllerFacts facts, Starts starts, HungRun run, HungLeg hung, List<Placement> placements) {
     Leg leg = hung.leg();
     PieceAt at = hung.at();
     Cable cable = run.cableTo(hung, plan);
-    Starts starts = Starts.of(plan, facts.controller(), facts.block());
     List<SectionView> sections =
         placements.stream()
             .map(placement -> section(facts.controller(), starts, at.piece(), placement))

@@ -5,6 +5,7 @@ import hamper.config.SendLine;
 import hamper.config.SendList;
 import hamper.facts.Facts;
 import hamper.files.ConfigurationFiles;
+import hamper.files.UnitFiles;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
@@ -21,7 +22,7 @@ import picocli.CommandLine.Spec;
 @Command(
     name = "configure",
     mixinStandardHelpOptions = true,
-    description = "Write a configuration document for each controller, and the send list.")
+    description = "Write a configuration document for each controller and unit, and the send list.")
 public final class ConfigureCommand implements Callable<Integer> {
   @Mixin private InputFile input;
 
@@ -50,7 +51,15 @@ public final class ConfigureCommand implements Callable<Integer> {
                       .getErr()
                       .println(
                           "%s cannot be told: %s"
-                              .formatted(facts.plan().written(untold.port()), untold.what())));
+                              .formatted(
+                                  untold
+                                      .port()
+                                      .map(facts.plan()::written)
+                                      .orElse(configuration.tag()),
+                                  untold.what())));
+    }
+    for (var unit : UnitFiles.all(facts.plan()).entrySet()) {
+      write(told, UnitFiles.fileName(facts.plan(), unit.getKey()), unit.getValue());
     }
     List<SendLine> lines = SendList.of(facts.plan(), facts.resolution());
     String name = facts.plan().display().name();

@@ -1,0 +1,166 @@
+package hamper.decoder;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hamper.catalog.Catalog;
+import hamper.check.Checks;
+import hamper.check.Finding;
+import hamper.check.Severity;
+import hamper.config.Configuration;
+import hamper.display.Controller;
+import hamper.display.Plan;
+import hamper.facts.ControllerFacts;
+import hamper.facts.Facts;
+import hamper.facts.RunFacts;
+import hamper.files.CatalogueFiles;
+import hamper.files.ConfigurationFiles;
+import hamper.files.DisplayFile;
+import hamper.samples.RandomEdits;
+import hamper.samples.RandomYards;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Every document says what was planned: played by a device that knows docs/formats only, each byte
+ * of each port shows the slot that the plan gives it, or a finding says that it does not.
+ */
+class DocumentsPlayedTest {
+  private static final int DISPLAYS = 3_000;
+  private static final Path DEMO =
+      Path.of("../server/src/main/resources/hamper/demo/saltmarsh-quay.hamper.json");
+  private static final Path CATALOGUE = Path.of("src/main/resources/hamper/catalogue");
+  private static final JsonMapper MAPPER = new JsonMapper();
+  private static final Catalog CATALOG = CatalogueFiles.shipped();
+
+  /** Findings that say that a device as a whole does not do what was planned. */
+  private static final Set<String> OF_ALL =
+      Set.of("inputs-short", "universe-size", "universe-range", "hold-or-mirror", "port-absent");
+
+  private final Map<String, JsonNode> models = new HashMap<>();
+  private final Map<String, Integer> totals = new TreeMap<>();
+
+  @Test
+  void overRandomDisplaysOfEveryModel() throws IOException {
+    for (long seed = 1; seed <= DISPLAYS; seed++) {
+      look(Facts.of(RandomYards.of(CATALOG, seed)), "seed " + seed);
+    }
+    System.out.printf("[documents] %,d random displays: %s, wrong = 0%n", DISPLAYS, totals);
+    for (String model : models().keySet()) {
+      if (totals.containsKey("ports of " + model)) {
+        assertThat(totals.get("ports of " + model)).as(model).isGreaterThan(100);
+      }
+    }
+    assertThat(totals.get("bytes")).isGreaterThan(1_000_000);
+  }
+
+  @Test
+  void overEveningsOfRandomEditsOfTheDemo() throws IOException {
+    for (long seed = 31; seed <= 36; seed++) {
+      RandomEdits edits = new RandomEdits(seed);
+      Plan plan = DisplayFile.read(Files.readAllBytes(DEMO), CATALOG);
+      for (int i = 0; i < 80; i++) {
+        plan = edits.next(plan).applyTo(plan).plan();
+        if (i % 8 == 0) {
+          look(Facts.of(plan), "evening " + seed + ", edit " + i);
+        }
+      }
+    }
+    assertThat(totals.get("bytes")).isGreaterThan(100_000);
+  }
+
+  private void look(Facts facts, String where) throws IOException {
+    Map<String, List<Finding>> faults =
+        Checks.all(facts).stream()
+            .filter(finding -> finding.severity() == Severity.FAULT)
+            .filter(finding -> OF_ALL.contains(finding.code()) || finding.code().equals("dialect"))
+            .flatMap(
+                finding ->
+                    finding.subjects().stream()
+                        .flatMap(subject -> subject.controller().stream())
+                        .distinct()
+                        .map(controller -> Map.entry(controller, finding)))
+            .collect(
+                Collectors.groupingBy(
+                    Map.Entry::getKey,
+                    Collectors.mapping(Map.Entry::getValue, Collectors.toList())));
+    for (Configuration one : facts.configurations()) {
+      ControllerFacts own = facts.controllers().get(facts.plan().indexOf(one.controller()));
+      look(facts.plan(), own, one, faults.getOrDefault(one.controller(), List.of()), where);
+    }
+  }
+
+  private void look(
+      Plan plan, ControllerFacts own, Configuration one, List<Finding> faults, String where)
+      throws IOException {
+    Controller controller = own.controller();
+    JsonNode told = MAPPER.readTree(ConfigurationFiles.json(one)).get("told");
+    JsonNode model = models().get(controller.model());
+    boolean follows = model.at("/dialect/portsFollow").asBoolean(false);
+    boolean all =
+        faults.stream().anyMatch(fault -> OF_ALL.contains(fault.code()))
+            || follows && !faults.isEmpty()
+            || one.untold().stream().anyMatch(untold -> untold.port().isEmpty());
+    if (all) {
+      count("controllers with a finding", 1);
+      return;
+    }
+    Map<String, List<String>> shown = new PlayedDevice(told, model).play();
+    for (RunFacts run : own.runs()) {
+      String port = run.port().kind() + " " + run.port().port();
+      boolean found =
+          one.untold().stream()
+              .anyMatch(untold -> untold.port().filter(run.port()::equals).isPresent());
+      if (run.placements().isEmpty()) {
+        continue; // units on a serial line are told by documents of their own
+      }
+      if (found) {
+        count("ports with a finding", 1);
+        continue;
+      }
+      List<String> planned = PlannedBytes.of(plan, controller, run);
+      assertThat(shown.get(port))
+          .as("%s, %s of %s, a %s", where, port, controller.tag(), controller.model())
+          .isEqualTo(planned);
+      count("ports of " + controller.model(), 1);
+      count("bytes", planned.size());
+    }
+    shown.forEach(
+        (port, bytes) -> {
+          boolean hangs =
+              own.runs().stream()
+                  .anyMatch(
+                      run ->
+                          !run.placements().isEmpty()
+                              && port.equals(run.port().kind() + " " + run.port().port()));
+          assertThat(bytes.isEmpty()).as("%s, %s is emptied", where, port).isEqualTo(!hangs);
+        });
+  }
+
+  private void count(String what, int more) {
+    totals.merge(what, more, Integer::sum);
+  }
+
+  private Map<String, JsonNode> models() throws IOException {
+    if (models.isEmpty()) {
+      try (var files = Files.list(CATALOGUE)) {
+        for (Path file : files.toList()) {
+          MAPPER
+              .readTree(Files.readString(file))
+              .path("models")
+              .forEach(model -> models.put(model.get("id").asString(), model));
+        }
+      }
+    }
+    return models;
+  }
+}

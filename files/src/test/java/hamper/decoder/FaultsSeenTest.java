@@ -1,0 +1,219 @@
+package hamper.decoder;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hamper.facts.ControllerFacts;
+import hamper.facts.Facts;
+import hamper.facts.RunFacts;
+import hamper.files.CatalogueFiles;
+import hamper.files.ConfigurationFiles;
+import hamper.files.DisplayFile;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Faults put into the demo's documents on purpose are seen as wrong bytes: the test that plays
+ * documents can see. And a stranger's device of a page plays the demo as it was planned.
+ */
+class FaultsSeenTest {
+  private static final Path DEMO =
+      Path.of("../server/src/main/resources/hamper/demo/saltmarsh-quay.hamper.json");
+  private static final Path STRANGER = Path.of("../docs/formats/example-decoder/play.mjs");
+  private static final Path CATALOGUE = Path.of("src/main/resources/hamper/catalogue");
+  private static final JsonMapper MAPPER = new JsonMapper();
+
+  private final Facts facts = demo();
+
+  private static Facts demo() {
+    try {
+      return Facts.of(DisplayFile.read(Files.readAllBytes(DEMO), CatalogueFiles.shipped()));
+    } catch (IOException e) {
+      throw new AssertionError(e);
+    }
+  }
+
+  private static JsonNode model(String id) throws IOException {
+    try (var files = Files.list(CATALOGUE)) {
+      for (Path file : files.toList()) {
+        for (JsonNode model : MAPPER.readTree(Files.readString(file)).path("models")) {
+          if (model.get("id").asString().equals(id)) {
+            return model;
+          }
+        }
+      }
+    }
+    throw new AssertionError(id);
+  }
+
+  /** Every wrong byte of a document, as "port, place". */
+  private List<String> wrong(ControllerFacts own, Map<String, List<String>> shown) {
+    List<String> wrong = new ArrayList<>();
+    for (RunFacts run : own.runs()) {
+      List<String> planned =
+          run.placements().isEmpty()
+              ? List.of()
+              : PlannedBytes.of(facts.plan(), own.controller(), run);
+      List<String> played =
+          shown.getOrDefault(run.port().kind() + " " + run.port().port(), List.of());
+      for (int i = 0; i < Math.max(planned.size(), played.size()); i++) {
+        String plan = i < planned.size() ? planned.get(i) : "nothing";
+        String play = i < played.size() ? played.get(i) : "nothing";
+        if (!plan.equals(play)) {
+          wrong.add(run.run().written() + " " + i);
+        }
+      }
+    }
+    return wrong;
+  }
+
+  private static void add(ObjectNode node, String field, int more) {
+    node.put(field, node.path(field).asInt(0) + more);
+  }
+
+  /** Where a fault is put: the first output of a document that it fits. */
+  private interface Fault extends Consumer<ObjectNode> {}
+
+  private static Fault everySection(Consumer<ObjectNode> change) {
+    return told ->
+        told.get("outputs")
+            .forEach(o -> o.get("sections").forEach(s -> change.accept((ObjectNode) s)));
+  }
+
+  private static Fault everyOutput(Consumer<ObjectNode> change) {
+    return told -> told.get("outputs").forEach(o -> change.accept((ObjectNode) o));
+  }
+
+  private static Fault start(String field, int more) {
+    return told -> {
+      Consumer<ObjectNode> moved =
+          node -> {
+            if (node.path("start").has(field)) {
+              add((ObjectNode) node.get("start"), field, more);
+            }
+          };
+      everyOutput(moved).accept(told);
+      everySection(moved).accept(told);
+    };
+  }
+
+  private static Map<String, Fault> faults() {
+    Map<String, Fault> faults = new LinkedHashMap<>();
+    faults.put("universes one too high", start("universe", 1));
+    faults.put("universes one too low", start("universe", -1));
+    faults.put("channels one too high", start("channel", 1));
+    faults.put("channels three too high", start("channel", 3));
+    faults.put("pixel index from 1", start("pixelIndex", 1));
+    faults.put("no starts", everySection(section -> section.remove("start")));
+    faults.put("no starts of ports", everyOutput(output -> output.remove("start")));
+    faults.put("one pixel less", everySection(section -> add(section, "pixels", -1)));
+    faults.put("one pixel more", everySection(section -> add(section, "pixels", 1)));
+    faults.put("a null pixel more", everySection(section -> add(section, "nullPixels", 1)));
+    faults.put("no null pixels", everySection(section -> section.put("nullPixels", 0)));
+    faults.put(
+        "turned round", everySection(s -> s.put("backward", !s.path("backward").asBoolean(false))));
+    faults.put("no folds", everySection(section -> section.remove("fold")));
+    faults.put("folds of two", everySection(section -> section.put("fold", 2)));
+    faults.put("no groups", everySection(section -> section.put("group", 1)));
+    faults.put("groups of two", everySection(section -> section.put("group", 2)));
+    faults.put("another order", everySection(s -> s.put("colourOrder", "BGRWAV".substring(0, 3))));
+    faults.put("slots one too high", everySection(section -> add(section, "slot", 1)));
+    faults.put(
+        "inputs one too high",
+        told -> told.get("inputs").forEach(i -> add((ObjectNode) i, "universe", 1)));
+    faults.put(
+        "one input less",
+        told -> told.get("inputs").forEach(i -> add((ObjectNode) i, "count", -1)));
+    faults.put(
+        "universes of 500",
+        told -> told.get("inputs").forEach(i -> ((ObjectNode) i).put("size", 500)));
+    faults.put(
+        "the other packing",
+        told ->
+            told.put(
+                "packing",
+                told.path("packing").asString("CONTIGUOUS").equals("CONTIGUOUS")
+                    ? "WHOLE_PIXEL"
+                    : "CONTIGUOUS"));
+    faults.put("ports emptied", everyOutput(output -> output.put("used", false)));
+    return faults;
+  }
+
+  @Test
+  void everyFaultIsSeenSomewhereAndNothingElseIsWrong() throws IOException {
+    Map<String, Integer> seen = new LinkedHashMap<>();
+    for (var configuration : facts.configurations()) {
+      ControllerFacts own =
+          facts.controllers().get(facts.plan().indexOf(configuration.controller()));
+      JsonNode model = model(own.controller().model());
+      JsonNode told = MAPPER.readTree(ConfigurationFiles.json(configuration)).get("told");
+      if (configuration.untold().isEmpty()) {
+        assertThat(wrong(own, new PlayedDevice(told, model).play()))
+            .as(own.controller().tag())
+            .isEmpty();
+      }
+      int before = wrong(own, new PlayedDevice(told, model).play()).size();
+      faults()
+          .forEach(
+              (name, fault) -> {
+                ObjectNode spoilt = (ObjectNode) told.deepCopy();
+                fault.accept(spoilt);
+                int after;
+                try {
+                  after = wrong(own, new PlayedDevice(spoilt, model).play()).size();
+                } catch (RuntimeException e) {
+                  after = before + 1; // a device that cannot even read it
+                }
+                seen.merge(name, Math.max(0, after - before), Integer::sum);
+              });
+    }
+    System.out.println("[documents] faults put in on purpose, and wrong bytes seen: " + seen);
+    assertThat(seen).hasSizeGreaterThanOrEqualTo(20);
+    assertThat(seen.values()).allMatch(bytes -> bytes > 0);
+  }
+
+  @Test
+  void aStrangersDevicePlaysTheDemo() throws Exception {
+    assertThat(Files.readAllLines(STRANGER)).hasSizeLessThan(200);
+    Path folder = Files.createTempDirectory("stranger");
+    int bytes = 0;
+    for (var configuration : facts.configurations()) {
+      ControllerFacts own =
+          facts.controllers().get(facts.plan().indexOf(configuration.controller()));
+      Path model = folder.resolve("model.json");
+      Path document = folder.resolve(own.controller().tag() + ".json");
+      Files.writeString(model, MAPPER.writeValueAsString(model(own.controller().model())));
+      Files.writeString(document, ConfigurationFiles.json(configuration));
+      Process node =
+          new ProcessBuilder("node", STRANGER.toString(), model.toString(), document.toString())
+              .redirectErrorStream(true)
+              .start();
+      String answer = new String(node.getInputStream().readAllBytes());
+      assertThat(node.waitFor()).as(answer).isZero();
+      Map<String, List<String>> shown = new LinkedHashMap<>();
+      for (var port : MAPPER.readTree(answer).properties()) {
+        List<String> own1 = new ArrayList<>();
+        port.getValue().forEach(slot -> own1.add(slot.asString()));
+        shown.put(port.getKey(), own1);
+        bytes += own1.size();
+      }
+      JsonNode told = MAPPER.readTree(ConfigurationFiles.json(configuration)).get("told");
+      assertThat(shown)
+          .as(own.controller().tag())
+          .isEqualTo(new PlayedDevice(told, model(own.controller().model())).play());
+      if (configuration.untold().isEmpty()) {
+        assertThat(wrong(own, shown)).as(own.controller().tag()).isEmpty();
+      }
+    }
+    assertThat(bytes).isGreaterThan(10_000);
+  }
+}
