@@ -6,6 +6,8 @@ import hamper.display.PixelString;
 import hamper.display.Prop;
 import hamper.display.Section;
 import hamper.facts.Facts;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -29,13 +31,17 @@ final class ColourOrdersCheck implements Check {
 
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
+    List<Finding> found = new ArrayList<>();
     for (Prop prop : facts.plan().display().props()) {
       for (Piece piece : prop.pieces()) {
         if (piece instanceof PixelString string && anySaysSo(string)) {
-          check(facts, prop, string, out);
+          check(facts, prop, string, found::add);
         }
       }
     }
+    // whatever the order of props
+    found.sort(Comparator.comparing(finding -> finding.subjects().get(0).piece().orElseThrow()));
+    found.forEach(out);
   }
 
   /** Sections that say nothing have the order of their type, all the same one. */

@@ -51,6 +51,10 @@ final class LayoutCheck implements Check {
           "the device takes one start a port, so only a whole run can mirror";
       case MIRROR_WITHOUT_ORIGINAL -> "what it mirrors is not patched";
       case MIRROR_LONGER -> "it has more sections than what it mirrors";
+      case MIRROR_OF_SLOTS ->
+          "what it mirrors stands at slots of a DMX line, which nothing else answers to";
+      case MIRROR_AT_SLOTS ->
+          "it answers to the slots it is set to, and not to those of what it mirrors";
       case MIRROR_OUT_OF_REACH -> "the packets of what it mirrors do not reach this controller";
     };
   }
@@ -64,6 +68,8 @@ final class LayoutCheck implements Check {
       case MIRROR_PART_OF_PORT -> "a run of mirrors only";
       case MIRROR_WITHOUT_ORIGINAL -> "an original that hangs on a port";
       case MIRROR_LONGER -> "as many sections as the original";
+      case MIRROR_OF_SLOTS -> "no mirror, or one of a string, circuit or wall";
+      case MIRROR_AT_SLOTS -> "the same line and the same start slot, and no mirror";
       case MIRROR_OUT_OF_REACH ->
           "the same universe protocol, universe size and packets on both controllers";
     };

@@ -4,6 +4,7 @@ import hamper.display.Controller;
 import hamper.display.Plan;
 import hamper.facts.Facts;
 import hamper.resolve.Overlap;
+import hamper.resolve.Overlaps;
 import hamper.resolve.Placement;
 import java.util.List;
 import java.util.function.Consumer;
@@ -26,7 +27,19 @@ final class OverlapCheck implements Check {
 
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
-    facts.resolution().overlaps().pairs().forEach(pair -> out.accept(told(facts.plan(), pair)));
+    Overlaps overlaps = facts.resolution().overlaps();
+    overlaps.pairs().forEach(pair -> out.accept(told(facts.plan(), pair)));
+    if (overlaps.more()) {
+      Overlap last = overlaps.pairs().get(overlaps.pairs().size() - 1);
+      out.accept(
+          finding(
+              "Only %,d overlaps are told one by one; pieces meet in %,d places in all"
+                  .formatted(overlaps.pairs().size(), overlaps.meetings()),
+              Measure.told(
+                  overlaps.meetings(), "places", "%,d places".formatted(overlaps.meetings())),
+              Measure.count(0, "places"),
+              List.of(subject(last.a()))));
+    }
   }
 
   private Finding told(Plan plan, Overlap overlap) {

@@ -10,6 +10,7 @@ import hamper.load.FeedLoad;
 import hamper.load.Island;
 import hamper.load.RunPower;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 
 /** Pixels or controllers on a supply of another voltage than they are made for. */
@@ -20,8 +21,12 @@ final class SupplyVoltageCheck implements Check {
           Area.POWER,
           Severity.FAULT,
           "Supply of another voltage",
-          "The voltage of each supply with that of the pixels it feeds, and with the highest that the controller's power input takes",
+          "The voltage of each supply with that of the pixels it feeds: within 5 % it is trimmed and right, up to 10 % above a risk, and beyond 10 % either way another one, rules of thumb; and with the highest that the controller's power input takes",
           "Too much voltage destroys pixels at once; with too little they stay dark.");
+
+  private static final double TRIMMED = 0.05;
+  private static final double ANOTHER = 0.1;
+  private static final double ROUNDING = 1e-9;
 
   @Override
   public Page page() {
@@ -52,12 +57,22 @@ final class SupplyVoltageCheck implements Check {
 
   private void check(
       Plan plan, RunPower run, Island island, Island.Reach reach, Consumer<Finding> out) {
-    for (FeedLoad feed : island.feeds()) {
-      if (feed.volts() != reach.suppliedVolts()) {
-        out.accept(told(plan, run, reach, feed));
-        return;
-      }
-    }
+    Optional<FeedLoad> other =
+        island.feeds().stream()
+            .filter(feed -> isAnother(feed, reach))
+            .findFirst()
+            .or(() -> island.feeds().stream().filter(feed -> isTrimmed(feed, reach)).findFirst());
+    other.ifPresent(feed -> out.accept(told(plan, run, reach, feed)));
+  }
+
+  /** Whether a feed gives another voltage than pixels are made for, and not the same, trimmed. */
+  static boolean isAnother(FeedLoad feed, Island.Reach reach) {
+    return Math.abs(feed.volts() / reach.suppliedVolts() - 1) > ANOTHER + ROUNDING;
+  }
+
+  /** Whether a supply is trimmed higher than it is good for the pixels. */
+  private static boolean isTrimmed(FeedLoad feed, Island.Reach reach) {
+    return feed.volts() / reach.suppliedVolts() - 1 > TRIMMED + ROUNDING;
   }
 
   private Finding told(Plan plan, RunPower run, Island.Reach reach, FeedLoad feed) {
@@ -65,6 +80,7 @@ final class SupplyVoltageCheck implements Check {
     String from =
         feed.supply().map(Supply::name).orElse("the supply of " + plan.written(run.port()));
     return finding(
+        isAnother(feed, reach) ? Severity.FAULT : Severity.RISK,
         "%s is made for %s, and %s gives %s through %s"
             .formatted(
                 plan.existingPiece(at.piece()).title(),
@@ -73,7 +89,9 @@ final class SupplyVoltageCheck implements Check {
                 Measure.rated(feed.volts(), "V"),
                 FeedWords.of(plan, feed)),
         Measure.rated(feed.volts(), "V"),
-        Measure.rated(reach.suppliedVolts(), "V"),
+        Measure.rated(
+            isAnother(feed, reach) ? reach.suppliedVolts() : reach.suppliedVolts() * (1 + TRIMMED),
+            "V"),
         List.of(Subject.leg(run.port(), at.piece())));
   }
 

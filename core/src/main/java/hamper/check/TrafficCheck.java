@@ -20,7 +20,7 @@ final class TrafficCheck implements Check {
           Area.NETWORK,
           Severity.RISK,
           "Too much traffic",
-          "Packets a second of a controller with its model's limit; Mbit/s of a controller or of a source's adapter with half of 100 Mbit/s; Mbit/s of all Wi-Fi devices together with a quarter of 20 Mbit/s",
+          "Packets a second of a controller with its model's limit; Mbit/s of a controller or of a source's adapter with half of 100 Mbit/s; Mbit/s of all Wi-Fi devices together with a quarter of 20 Mbit/s, and their packets with 300 a second, a rule of thumb",
           "Pictures stutter as soon as a lot moves at once.");
 
   @Override
@@ -71,6 +71,15 @@ final class TrafficCheck implements Check {
         });
     if (air.megabitsPerSecond() > Traffic.MOST_AIR) {
       out.accept(tooMuch("Over Wi-Fi go", air, Traffic.MOST_AIR, onAir));
+    } else if (air.packetsPerSecond() > Traffic.MOST_AIR_PACKETS) {
+      Measure found = Measure.of(air.packetsPerSecond(), 0, "packets/s");
+      Measure allowed = Measure.rated(Traffic.MOST_AIR_PACKETS, "packets/s");
+      out.accept(
+          finding(
+              "Over Wi-Fi go %s; plan for %s at most".formatted(found, allowed),
+              found,
+              allowed,
+              onAir));
     }
   }
 

@@ -44,7 +44,7 @@ final class VoltageCheck implements Check {
   private static boolean low(Island island, Island.Reach reach) {
     return reach.volts().isPresent()
         && reach.volts().get().volts() < reach.leastVolts() * MARGIN
-        && island.feeds().stream().allMatch(feed -> feed.volts() == reach.suppliedVolts());
+        && island.feeds().stream().noneMatch(feed -> SupplyVoltageCheck.isAnother(feed, reach));
   }
 
   private Finding told(Plan plan, PortRef port, Island.Reach reach) {

@@ -45,16 +45,14 @@ public final class SendList {
       Optional<String> source,
       int priority) {
     Line line = new Line(plan, controller, source, priority);
-    if (controller.protocol() == Protocol.DDP && block.channels() > 0) {
-      lines.add(line.bytes(block.channels(), block.displayStart()));
+    if (controller.protocol() == Protocol.DDP && block.sentBytes() > 0) {
+      lines.add(line.bytes(block.sentBytes(), block.displayStart()));
     }
-    if (block.firstUniverse().isPresent() && block.flowingUniverses() > 0) {
+    int size = controller.settings().universeSize();
+    if (block.firstUniverse().isPresent() && block.sentUniverses(size) > 0) {
       lines.add(
           line.universes(
-              block.firstUniverse().get(),
-              block.flowingUniverses(),
-              controller.settings().universeSize(),
-              block.displayStart()));
+              block.firstUniverse().get(), block.sentUniverses(size), size, block.displayStart()));
     }
     block
         .dmxUniverses()

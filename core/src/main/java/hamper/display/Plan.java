@@ -58,6 +58,7 @@ public final class Plan {
       Controller controller = display.controllers().get(i);
       checkController(controller, "controllers[%d]".formatted(i));
     }
+    DisplaySize.check(display.controllers(), runs);
   }
 
   public Display display() {

@@ -32,4 +32,13 @@ public record Prop(
   public Prop withPieces(List<Piece> newPieces) {
     return new Prop(id, name, zone, brightness, newPieces);
   }
+
+  public Prop withZone(Optional<String> newZone) {
+    return new Prop(id, name, newZone, brightness, pieces);
+  }
+
+  /** Another one that is as this, of other pieces. */
+  public Prop copy(String newId, String newName, List<Piece> newPieces) {
+    return new Prop(newId, newName, zone, brightness, newPieces);
+  }
 }

@@ -76,7 +76,7 @@ public record DuplicateProp(String prop, List<String> copies, boolean mirrorImag
     for (Piece piece : original.pieces()) {
       pieces.add(copyOf(piece, "%s-%d".formatted(id, pieces.size() + 1)));
     }
-    return new Prop(id, name, original.zone(), original.brightness(), pieces);
+    return original.copy(id, name, pieces);
   }
 
   private Piece copyOf(Piece piece, String id) {

@@ -96,6 +96,18 @@ final class Fields {
     return shape.make(fields);
   }
 
+  /** A change that says one thing and nothing else. */
+  static <C extends Record> C only(Class<C> change, String field, Change<?> said) {
+    Shape shape = Shape.of(change);
+    Object[] fields = new Object[shape.components().length];
+    for (int i = 0; i < fields.length; i++) {
+      boolean isChange = shape.components()[i].getType() == Change.class;
+      fields[i] = isChange ? Change.stays() : Optional.empty();
+    }
+    fields[shape.places().get(field)] = said;
+    return shape.make(fields);
+  }
+
   private static Change<?> to(Object value) {
     return value instanceof Optional<?> optional ? Change.to(optional) : Change.to(value);
   }

@@ -25,9 +25,7 @@ public record RemoveZone(String zone) implements Edit {
   }
 
   private Prop leave(Prop prop) {
-    return prop.zone().filter(zone::equals).isEmpty()
-        ? prop
-        : new Prop(prop.id(), prop.name(), Optional.empty(), prop.brightness(), prop.pieces());
+    return prop.zone().filter(zone::equals).isEmpty() ? prop : prop.withZone(Optional.empty());
   }
 
   private Controller leave(Controller controller) {

@@ -30,11 +30,8 @@ public record SetLegs(List<String> pieces, LegChange set) implements Edit {
    * @param original empty: no mirror any more
    */
   public static SetLegs mirror(String piece, Optional<String> original) {
-    Change<Integer> stays = Change.stays();
     return new SetLegs(
-        List.of(piece),
-        new LegChange(
-            stays, Change.stays(), Change.stays(), Change.stays(), stays, Change.to(original)));
+        List.of(piece), Fields.only(LegChange.class, "mirrorOf", Change.to(original)));
   }
 
   @Override

@@ -27,6 +27,9 @@ public record Traffic(double packetsPerSecond, double megabitsPerSecond) {
   /** Most that is planned on the air, shared by all of a Wi-Fi cell: a quarter of 20 (Mbit/s). */
   public static final double MOST_AIR = 5;
 
+  /** Most packets on the air, shared by all of a Wi-Fi cell (1/s); a rule of thumb. */
+  public static final double MOST_AIR_PACKETS = 300;
+
   private static final int LEAST_IP_BYTES = 46;
   private static final int IP_AND_UDP_BYTES = 28;
   private static final int ETHERNET_BYTES = 38;

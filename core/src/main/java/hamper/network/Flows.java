@@ -43,7 +43,7 @@ public final class Flows {
     double rate = plan.display().settings().framesPerSecond();
     boolean full = controller.sending().fullUniverses();
     if (!controller.protocol().usesUniverses()) {
-      return Traffic.of(controller.protocol(), block.channels(), 1, false, rate);
+      return Traffic.of(controller.protocol(), block.sentBytes(), 1, false, rate);
     }
     int size = controller.settings().universeSize();
     Traffic traffic = Traffic.of(controller.protocol(), block.usedChannels(), size, full, rate);

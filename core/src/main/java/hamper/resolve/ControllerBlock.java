@@ -36,6 +36,20 @@ public record ControllerBlock(
     return flowingChannels + dmxPorts.indexOf(port) * Resolver.DMX_SLOTS + 1;
   }
 
+  /**
+   * How many universes of the flowing part are sent: reserve is kept free, not sent.
+   *
+   * @param universeSize of the flowing part
+   */
+  public int sentUniverses(int universeSize) {
+    return (usedChannels + universeSize - 1) / universeSize;
+  }
+
+  /** How many bytes are sent on DDP: what is used, and whole DMX lines behind it. */
+  public int sentBytes() {
+    return dmxPorts.isEmpty() ? usedChannels : channels;
+  }
+
   /** The outermost universes of the block, reserve and DMX lines included; empty on DDP. */
   public IntStream outermostUniverses() {
     IntStream flowing =

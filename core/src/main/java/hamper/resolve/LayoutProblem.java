@@ -23,6 +23,10 @@ public record LayoutProblem(Kind kind, String piece, int section) {
     MIRROR_WITHOUT_ORIGINAL,
     /** More sections than the original has: those follow each other. */
     MIRROR_LONGER,
+    /** What it mirrors stands at slots of a DMX line, which are set there: not laid. */
+    MIRROR_OF_SLOTS,
+    /** It stands at slots that are set at itself, and not at those of what it mirrors. */
+    MIRROR_AT_SLOTS,
     /** Another controller which the same packets do not reach alike: not laid. */
     MIRROR_OUT_OF_REACH
   }

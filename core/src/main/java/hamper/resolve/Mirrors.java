@@ -53,7 +53,7 @@ final class Mirrors {
       }
     }
     for (List<Item> run : line.dmx) {
-      run.stream().filter(Item::isMirror).forEach(this::find);
+      run.stream().filter(Item::isMirror).forEach(item -> atSlots(line, item));
     }
   }
 
@@ -64,6 +64,10 @@ final class Mirrors {
     Original original = originals.get(item.mirrorOf.orElseThrow());
     if (original == null) {
       line.report(LayoutProblem.Kind.MIRROR_WITHOUT_ORIGINAL, item);
+      return following;
+    }
+    if (standsAtSlots(original)) {
+      line.report(LayoutProblem.Kind.MIRROR_OF_SLOTS, item);
       return following;
     }
     find(item);
@@ -92,7 +96,7 @@ final class Mirrors {
     for (List<Item> run : line.flowing) {
       for (Item item : run) {
         Original original = item.mirrorOf.map(originals::get).orElse(null);
-        if (original != null && original.line() != line) {
+        if (original != null && original.line() != line && !standsAtSlots(original)) {
           layAcross(line, item, original.line(), domains);
         }
       }
@@ -124,6 +128,22 @@ final class Mirrors {
     UniverseGrid grid = new UniverseGrid(home.firstUniverse.get(), home.inForce.universeSize());
     item.remoteStart = grid.at(span.start());
     item.remoteEnd = grid.at(span.last());
+  }
+
+  private static boolean standsAtSlots(Original original) {
+    return original.sections().values().stream().anyMatch(item -> item.slot > 0);
+  }
+
+  /** A fixture answers to the slots it is set to, whatever it is said to mirror. */
+  private void atSlots(Line line, Item item) {
+    find(item);
+    boolean same =
+        item.original != null
+            && item.original.slot == item.slot
+            && item.original.port.equals(item.port);
+    if (!same) {
+      line.report(LayoutProblem.Kind.MIRROR_AT_SLOTS, item);
+    }
   }
 
   private void find(Item item) {

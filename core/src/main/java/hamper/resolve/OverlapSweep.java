@@ -42,7 +42,9 @@ final class OverlapSweep {
                 .toList());
     found.sort(Comparator.comparing(Overlap::a, PLACE).thenComparing(Overlap::b, PLACE));
     int pairs = swept.stream().mapToInt(sweep -> sweep.shared.size()).sum();
-    return new Overlaps(found, pairs > Overlaps.MOST_PAIRS);
+    boolean more = pairs > Overlaps.MOST_PAIRS;
+    return new Overlaps(
+        found, more, more ? domains.stream().mapToLong(OverlapSweep::meetings).sum() : 0);
   }
 
   private static final Comparator<Placement> PLACE =
@@ -50,6 +52,26 @@ final class OverlapSweep {
           .thenComparing(Placement::kind)
           .thenComparingInt(placement -> placement.port().port())
           .thenComparingInt(Placement::position);
+
+  /** How many pairs of stretches meet: of each, those begun before that have not ended. */
+  private static long meetings(Occupancy occupancy) {
+    Stretches stretches = occupancy.stretches();
+    int[] sorted = occupancy.sorted();
+    int[] ends = new int[sorted.length];
+    for (int i = 0; i < ends.length; i++) {
+      ends[i] = stretches.end(sorted[i]);
+    }
+    Arrays.sort(ends);
+    long meetings = 0;
+    int ended = 0;
+    for (int begun = 0; begun < sorted.length; begun++) {
+      while (ended < begun && ends[ended] <= stretches.start(sorted[begun])) {
+        ended++;
+      }
+      meetings += begun - ended;
+    }
+    return meetings;
+  }
 
   /** Ends early where there are more pairs than anybody is told. */
   private void sweep() {

@@ -112,6 +112,9 @@ class CommandLineTest {
               "K8.configuration.json",
               "K9.configuration.json",
               "K10.configuration.json",
+              "K5-DMX1-cave-1.unit.json",
+              "H1-S1-lanterns-1.unit.json",
+              "H1-S1-lanterns-2.unit.json",
               "send-list.csv",
               "send-list.json");
     }
