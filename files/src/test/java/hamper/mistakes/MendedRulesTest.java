@@ -206,7 +206,7 @@ class MendedRulesTest {
   void aTrimmedSupplyHidesNoLowVoltage() {
     Yard yard = trimmed(11.5, 45);
     yard.leg("ta", leg -> leg.withGap(0, Optional.of(100.0), Optional.empty()));
-    assertThat(findings(yard, "voltage")).isNotEmpty();
+    assertThat(findings(yard, "voltage-low")).isNotEmpty();
     assertThat(findings(yard, "supply-voltage")).isEmpty();
   }
 
