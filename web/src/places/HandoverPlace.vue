@@ -57,7 +57,7 @@ function to(controller: string) {
         v-for="given in handover?.configurations"
         :key="given.configuration.controller"
         type="button"
-        :aria-current="!showsList && given === chosen ? 'true' : undefined"
+        :aria-current="!showsList && !showsUnits && given === chosen ? 'true' : undefined"
         @click="to(given.configuration.controller)"
       >
         <strong>{{ given.configuration.tag }} {{ given.configuration.name }}</strong>

@@ -30,8 +30,8 @@ const groups = computed(() => {
 })
 
 const PACKINGS = {
-  CONTIGUOUS: 'a pixel may straddle two universes',
-  WHOLE_PIXEL: 'a pixel that does not fit begins in the next universe',
+  CONTIGUOUS: 'Packing: a pixel may straddle two universes.',
+  WHOLE_PIXEL: 'Packing: a pixel that does not fit begins in the next universe.',
 }
 
 /** What an input listens to, in words. */
@@ -108,19 +108,15 @@ function options(output: Output, section: OutputSection): string {
           <td v-if="input.universe !== undefined">{{ heard(input) }}</td>
           <td v-else>from its own first channel on</td>
         </tr>
-        <tr v-if="configuration.packing">
-          <td class="mono big">packing</td>
-          <td>{{ PACKINGS[configuration.packing] }}</td>
-        </tr>
-        <tr v-if="configuration.ownStorage">
-          <td class="mono big">storage</td>
-          <td>it plays a show of its own, and is only started</td>
-        </tr>
         <tr v-if="configuration.inputs.length === 0">
           <td class="quiet">none: nothing hangs on it</td>
         </tr>
       </tbody>
     </table>
+    <p v-if="configuration.packing" class="quiet how">{{ PACKINGS[configuration.packing] }}</p>
+    <p v-if="configuration.ownStorage" class="quiet how">
+      Plays a show of its own storage; it is only started.
+    </p>
 
     <template v-for="(group, g) in groups" :key="group.kind">
       <h3>{{ g + 2 }} · {{ group.title }}</h3>
@@ -212,6 +208,9 @@ tr.first td {
 }
 .right {
   text-align: right;
+}
+.how {
+  margin-top: 4px;
 }
 .empty {
   margin-top: 6px;

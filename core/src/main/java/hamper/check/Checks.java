@@ -53,6 +53,7 @@ public final class Checks {
           new AddressInDhcpCheck(),
           new TrafficCheck(),
           new WifiMulticastCheck(),
+          new DmxRateCheck(),
           new SynchronizationCheck(),
           new FeedLostCheck(),
           new FrameHeadroomCheck(),

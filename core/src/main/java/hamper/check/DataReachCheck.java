@@ -17,7 +17,7 @@ final class DataReachCheck implements Check {
           Area.DATA,
           Severity.RISK,
           "Data has far to go",
-          "Cable from socket to first pixel, and of every gap without null pixels, with 5 m (risk) and 15 m (fault), rules of thumb; a remote box or null pixels bridge it. A length estimated from zones is a hint at most",
+          "Cable from socket to first pixel, and of every gap; null pixels part it into even spans, and a remote box bridges it; with 5 m (risk) and 15 m (fault), rules of thumb. A length estimated from zones is a hint at most",
           "Colours flicker or jump from there on, more when it is wet.");
 
   @Override
@@ -39,12 +39,10 @@ final class DataReachCheck implements Check {
   }
 
   private void check(Plan plan, HungRun run, HungLeg leg, Consumer<Finding> out) {
-    if (leg.leg().nullPixels() > 0) {
-      return;
-    }
     Cable cable = run.cableTo(leg, plan);
     PieceAt at = leg.at();
-    double metres = cable.metres() + at.string().leadMetres();
+    // null pixels freshen the data up: they stand evenly along the cable
+    double metres = (cable.metres() + at.string().leadMetres()) / (leg.leg().nullPixels() + 1);
     if (metres > RISK_METRES) {
       boolean estimated = cable.origin() == Cable.Origin.ESTIMATED;
       Severity severity =

@@ -118,11 +118,15 @@ final class Backgrounds {
             "k1",
             one ->
                 one.withSending(
-                    new Sending(false, Optional.of("h2"), true, Optional.of(7000), "wall")))
+                    new Sending(false, Optional.of("h2"), false, Optional.of(7000), "wall")))
         .controller("k2", "velmo-reach-32")
         .string("near", "k2", 1, 100)
         .string("far", "k2", 1, 100)
         .leg("far", leg -> leg.withBox(Optional.of(2)))
+        .change(
+            "k2",
+            one ->
+                one.withSending(new Sending(false, Optional.empty(), true, Optional.empty(), "")))
         .controller("k3", "quillby-wren-r")
         .string("eaves", "k3", 1, 80)
         .hang(new Circuit("bell", "bell", 200, true, Optional.empty()), "k3", 2)

@@ -17,8 +17,11 @@ import hamper.display.Sending;
 import hamper.display.SerialDimmer;
 import hamper.display.Subnet;
 import hamper.display.Wall;
+import hamper.edit.Change;
+import hamper.edit.DisplaySettingsChange;
 import hamper.edit.PatchPieces;
 import hamper.edit.PutSubnet;
+import hamper.edit.SetDisplay;
 import hamper.resolve.Resolver;
 import hamper.samples.Yard;
 import java.util.List;
@@ -263,6 +266,20 @@ final class Mistakes {
             "t1",
             "60.6 Mbit/s",
             "50 Mbit/s"),
+        new Mistake(
+            "dmx-rate",
+            yard ->
+                yard.controller("t1", "tarn-hythe-dmx-bridge")
+                    .edit(
+                        new SetDisplay(
+                            Change.stays(),
+                            Optional.of(
+                                new DisplaySettingsChange(
+                                    Change.stays(), Change.stays(), Change.to(44)))))
+                    .hang(new Fixture("tf", "f", 505, 8), "t1", 2),
+            "T1-DMX2",
+            "22.8 ms",
+            "22.7 ms"),
         new Mistake(
             "wifi-multicast",
             yard ->
