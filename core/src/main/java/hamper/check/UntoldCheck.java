@@ -31,9 +31,12 @@ final class UntoldCheck implements Check {
   private Finding told(Plan plan, Untold untold) {
     Controller controller = plan.existingController(untold.controller());
     String model = plan.modelOf(controller).title();
-    String port = untold.port().map(plan::written).orElse(controller.tag());
+    String socket = untold.port().map(plan::written).orElse(controller.tag());
     String where =
-        untold.piece().map(piece -> plan.existingPiece(piece).title() + " on " + port).orElse(port);
+        untold
+            .piece()
+            .map(piece -> plan.existingPiece(piece).title() + " on " + socket)
+            .orElse(socket);
     return finding(
         "%s asks for %s (%s)".formatted(where, untold.what(), model),
         Measure.named(untold.what()),

@@ -73,8 +73,7 @@ public final class UnitFiles {
 
   /** What its file is called: where it hangs, and its id. */
   public static String fileName(Plan plan, String piece) {
-    String port =
-        plan.leg(piece).map(LegAt::port).map(plan::written).map(at -> at + "-").orElse("");
-    return port + piece + ".unit.json";
+    String tag = plan.leg(piece).map(LegAt::port).map(plan::written).map(at -> at + "-").orElse("");
+    return tag + piece + ".unit.json";
   }
 }

@@ -116,7 +116,7 @@ class DocumentsPlayedTest {
     }
     Map<String, List<String>> shown = new PlayedDevice(told, model).play();
     for (RunFacts run : own.runs()) {
-      String port = run.port().kind() + " " + run.port().port();
+      String named = run.port().kind() + " " + run.port().port();
       boolean found =
           one.untold().stream()
               .anyMatch(untold -> untold.port().filter(run.port()::equals).isPresent());
@@ -128,8 +128,8 @@ class DocumentsPlayedTest {
         continue;
       }
       List<String> planned = PlannedBytes.of(plan, controller, run);
-      assertThat(shown.get(port))
-          .as("%s, %s of %s, a %s", where, port, controller.tag(), controller.model())
+      assertThat(shown.get(named))
+          .as("%s, %s of %s, a %s", where, named, controller.tag(), controller.model())
           .isEqualTo(planned);
       count("ports of " + controller.model(), 1);
       count("bytes", planned.size());

@@ -156,13 +156,13 @@ final class PlayedDevice {
   Map<String, List<String>> play() {
     Map<String, List<String>> shown = new LinkedHashMap<>();
     for (JsonNode output : told.get("outputs")) {
-      String port = output.get("kind").asString() + " " + output.get("port").asInt();
-      shown.put(port, output.get("used").asBoolean() ? port(output) : List.of());
+      String named = output.get("kind").asString() + " " + output.get("port").asInt();
+      shown.put(named, output.get("used").asBoolean() ? bytesOf(output) : List.of());
     }
     return shown;
   }
 
-  private List<String> port(JsonNode output) {
+  private List<String> bytesOf(JsonNode output) {
     List<String> bytes = new ArrayList<>();
     switch (output.get("kind").asString()) {
       case "PIXEL" -> pixels(output, bytes);
