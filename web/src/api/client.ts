@@ -116,7 +116,11 @@ export const api = {
     answer(client.POST('/api/displays/{id}/remedies', { ...of(id), body: { identity }, signal })),
   runPower: (id: string, where: PortRef, edit?: Edit, signal?: AbortSignal) =>
     answer(
-      client.POST('/api/displays/{id}/power/run', { ...of(id), body: { port: where, edit }, signal }),
+      client.POST('/api/displays/{id}/power/run', {
+        ...of(id),
+        body: { port: where, edit },
+        signal,
+      }),
     ),
   feedPlan: (id: string) => answer(client.POST('/api/displays/{id}/power/feeds', of(id))),
   machineAdapters: () => answer(client.GET('/api/machine/adapters')),
