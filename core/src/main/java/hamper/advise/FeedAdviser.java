@@ -10,6 +10,7 @@ import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Run;
 import hamper.display.Supply;
+import hamper.display.Whereabouts;
 import hamper.edit.AddFeeds;
 import hamper.edit.Edit;
 import hamper.edit.EditsBetween;
@@ -90,7 +91,8 @@ final class FeedAdviser implements Adviser {
     Controller controller = plan.existingController(port.controller());
     HungRun run = plan.run(port).orElseThrow();
     boolean known =
-        Cable.metresBetween(plan, supply.zone(), controller.settings().zone())
+        Cable.metresBetween(
+                plan, Whereabouts.zone(plan, supply), Whereabouts.zone(plan, controller))
             .filter(metres -> metres > 0)
             .isPresent();
     Feed pattern =

@@ -1,11 +1,8 @@
 package hamper.advise;
 
 import hamper.check.Finding;
-import hamper.display.Circuit;
 import hamper.display.Piece;
 import hamper.display.PieceAt;
-import hamper.display.PixelString;
-import hamper.display.Wall;
 import hamper.edit.Edit;
 import hamper.edit.EditsBetween;
 import hamper.edit.SetLegs;
@@ -49,33 +46,6 @@ final class LetGoAdviser implements Adviser {
 
   /** The piece without any hold; empty where it has none. */
   private static Optional<Piece> free(Piece piece) {
-    Piece free = piece;
-    if (piece instanceof PixelString string) {
-      free =
-          string.withSections(
-              string.sections().stream()
-                  .map(section -> section.withHold(Optional.empty()))
-                  .toList());
-    } else if (piece instanceof Circuit circuit) {
-      free =
-          new Circuit(
-              circuit.id(),
-              circuit.name(),
-              circuit.threshold(),
-              circuit.safeOn(),
-              Optional.empty());
-    } else if (piece instanceof Wall wall) {
-      free =
-          new Wall(
-              wall.id(),
-              wall.name(),
-              wall.order(),
-              wall.panels(),
-              wall.resolution(),
-              wall.size(),
-              wall.pitchMillimetres(),
-              Optional.empty());
-    }
-    return free.equals(piece) ? Optional.empty() : Optional.of(free);
+    return Optional.of(piece.withoutHolds()).filter(free -> !free.equals(piece));
   }
 }

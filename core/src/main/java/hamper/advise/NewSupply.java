@@ -28,13 +28,14 @@ final class NewSupply {
             .findFirst()
             .orElseThrow();
     return new Supply(
-        id,
-        "Supply " + tag,
-        controller.settings().zone(),
-        volts,
-        rating(amps / SiteLoads.PLANNED_SHARE).orElse(amps / SiteLoads.PLANNED_SHARE),
-        Optional.empty(),
-        Optional.empty());
+            id,
+            "Supply " + tag,
+            controller.settings().zone(),
+            volts,
+            rating(amps / SiteLoads.PLANNED_SHARE).orElse(amps / SiteLoads.PLANNED_SHARE),
+            Optional.empty(),
+            Optional.empty())
+        .withEnclosure(controller.settings().enclosure());
   }
 
   /** The smallest rating that is sold and gives so many amperes. */

@@ -3,6 +3,9 @@ package hamper.advise;
 import hamper.check.Finding;
 import hamper.check.Subject;
 import hamper.display.Fixture;
+import hamper.display.HungLeg;
+import hamper.display.HungRun;
+import hamper.display.Leg;
 import hamper.display.LegAt;
 import hamper.display.Piece;
 import hamper.display.PixelString;
@@ -16,6 +19,7 @@ import hamper.edit.EditsBetween;
 import hamper.edit.SetLegs;
 import hamper.edit.SetPieces;
 import hamper.facts.Facts;
+import hamper.load.DataReach;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -58,19 +62,17 @@ final class PiecesAdviser implements Adviser {
     return piece instanceof SerialDimmer dimmer && dimmer.unit() == unit;
   }
 
-  /** Null pixels freshen the data up: one for each five metres after the first. */
+  /** Null pixels freshen the data up: as few as bridge the way. */
   private static Stream<Edit> bridges(Plan plan, PixelString string) {
     return plan.leg(string.id()).stream()
-        .map(LegAt::leg)
-        .map(
-            leg ->
-                SetLegs.between(
-                    leg,
-                    leg.withGap(nulls(leg.cableMetres()), leg.cableMetres(), leg.cableGauge())));
+        .flatMap(at -> plan.run(at.port()).stream().map(run -> bridged(plan, run, at.index())));
   }
 
-  private static int nulls(Optional<Double> metres) {
-    return (int) Math.max(1, Math.ceil(metres.orElse(5.0) / 5) - 1);
+  private static Edit bridged(Plan plan, HungRun run, int index) {
+    HungLeg hung = run.legs().get(index);
+    Leg leg = hung.leg();
+    int nulls = DataReach.of(plan, run, hung).nullPixels();
+    return SetLegs.between(leg, leg.withGap(nulls, leg.cableMetres(), leg.cableGauge()));
   }
 
   private static Stream<Edit> orders(String code, PixelString string) {

@@ -1,5 +1,8 @@
 package hamper.advise;
 
+import static hamper.check.Subject.Kind.MAINS;
+import static hamper.check.Subject.Kind.SUPPLY;
+
 import hamper.catalog.Gauge;
 import hamper.check.Finding;
 import hamper.check.Subject;
@@ -13,6 +16,7 @@ import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.Run;
 import hamper.display.Supply;
+import hamper.display.Whereabouts;
 import hamper.edit.Edit;
 import hamper.edit.EditsBetween;
 import hamper.edit.PutSupply;
@@ -24,6 +28,7 @@ import hamper.edit.Together;
 import hamper.facts.Facts;
 import hamper.load.FeedLoad;
 import hamper.load.Island;
+import hamper.load.MainsLoad;
 import hamper.load.RunPower;
 import hamper.load.SiteLoads;
 import java.util.ArrayList;
@@ -46,10 +51,12 @@ final class PowerAdviser implements Adviser {
       case "supplies-joined" -> Stream.concat(oneSupply(facts, main), cut(facts, main));
       case "supply-unknown" -> named(facts, main);
       case "supply-voltage" -> otherSupply(facts, main);
-      case "fuse-wire" -> smallerFuse(plan, main, finding);
+      case "fuse-wire" -> smallerFuse(plan, main, finding.allowed().number().orElseThrow());
+      case "fuse-short" -> Stream.concat(blowingFuse(plan, main, finding), thickerLead(plan, main));
       case "ground-shift" -> thickerLead(plan, main);
       case "supply-load" -> larger(facts, main);
-      case "mains-load" -> otherMains(facts, main);
+      case "mains-load", "leakage", "switch-on" -> otherMains(facts, main);
+      case "two-mains" -> enclosureMains(plan, main);
       default -> Stream.empty();
     };
   }
@@ -192,9 +199,19 @@ final class PowerAdviser implements Adviser {
             });
   }
 
-  /** A fuse that the wire stands: whole amperes, or what the finding allows. */
-  private static Stream<Edit> smallerFuse(Plan plan, Subject main, Finding finding) {
-    double allowed = finding.allowed().number().orElseThrow();
+  /** The largest fuse that is sold and that the short circuit blows. */
+  private static Stream<Edit> blowingFuse(Plan plan, Subject main, Finding finding) {
+    double most = finding.found().number().orElseThrow() / 2;
+    return FUSES.stream().filter(amps -> amps <= most).max(Comparator.naturalOrder()).stream()
+        .flatMap(amps -> smallerFuse(plan, main, amps));
+  }
+
+  /** Ratings of fuses as they are sold (A). */
+  private static final List<Double> FUSES =
+      List.of(0.5, 1.0, 2.0, 3.0, 4.0, 5.0, 7.5, 10.0, 15.0, 20.0, 25.0, 30.0);
+
+  /** Fuses no larger than allowed (A). */
+  private static Stream<Edit> smallerFuse(Plan plan, Subject main, double allowed) {
     return leg(plan, main)
         .filter(leg -> !leg.feeds().isEmpty())
         .map(leg -> feeds(leg, feed -> withFuse(feed, allowed)))
@@ -248,7 +265,7 @@ final class PowerAdviser implements Adviser {
   /** The smallest supply that is sold and gives it. */
   private static Stream<Edit> larger(Facts facts, Subject main) {
     return facts.site().supplies().stream()
-        .filter(load -> main.supply().equals(Optional.of(load.supply().id())))
+        .filter(load -> main.part(SUPPLY).equals(Optional.of(load.supply().id())))
         .flatMap(
             load ->
                 NewSupply.rating(load.amps() / SiteLoads.PLANNED_SHARE).stream()
@@ -261,11 +278,11 @@ final class PowerAdviser implements Adviser {
   private static Stream<Edit> otherMains(Facts facts, Subject main) {
     Optional<MainsCircuit> free =
         facts.site().mains().stream()
-            .filter(load -> !main.mains().equals(Optional.of(load.mains().id())))
+            .filter(load -> !main.part(MAINS).equals(Optional.of(load.mains().id())))
             .max(Comparator.comparingDouble(load -> load.mains().watts() - load.watts()))
-            .map(SiteLoads.MainsLoad::mains);
+            .map(MainsLoad::mains);
     return facts.site().supplies().stream()
-        .filter(load -> load.supply().mains().equals(main.mains()))
+        .filter(load -> Whereabouts.mains(facts.plan(), load.supply()).equals(main.part(MAINS)))
         .sorted(Comparator.comparingDouble(SiteLoads.SupplyLoad::amps))
         .flatMap(
             load ->
@@ -275,5 +292,11 @@ final class PowerAdviser implements Adviser {
                             SetSupplies.between(
                                 load.supply(),
                                 load.supply().withMains(Optional.of(circuit.id())))));
+  }
+
+  /** On the mains circuit that comes into its enclosure. */
+  private static Stream<Edit> enclosureMains(Plan plan, Subject main) {
+    Supply supply = plan.existingSupply(main.part(SUPPLY).orElseThrow());
+    return Stream.of(SetSupplies.between(supply, supply.withMains(Optional.empty())));
   }
 }

@@ -3,7 +3,6 @@ package hamper.advise;
 import hamper.check.Checks;
 import hamper.check.Finding;
 import hamper.check.Severity;
-import hamper.check.Subject;
 import hamper.edit.Edit;
 import hamper.facts.Facts;
 import hamper.value.RefusedException;
@@ -31,6 +30,7 @@ public final class Remedies {
   private static final Adviser FEEDS = new FeedAdviser();
   private static final Adviser BRIGHTNESS = new BrightnessAdviser();
   private static final Adviser POWER = new PowerAdviser();
+  private static final Adviser NETWORK = new NetworkAdviser();
 
   private static final Map<String, List<Adviser>> BY_CODE =
       Map.ofEntries(
@@ -68,12 +68,21 @@ public final class Remedies {
           Map.entry("input-load", List.of(BRIGHTNESS)),
           Map.entry("feed-lost", List.of(FEEDS)),
           Map.entry("fuse-wire", List.of(POWER)),
+          Map.entry("fuse-short", List.of(POWER)),
           Map.entry("ground-shift", List.of(POWER, BRIGHTNESS)),
           Map.entry("supplies-joined", List.of(POWER)),
           Map.entry("supply-unknown", List.of(POWER)),
           Map.entry("supply-voltage", List.of(POWER)),
           Map.entry("supply-load", List.of(POWER)),
-          Map.entry("mains-load", List.of(POWER)));
+          Map.entry("mains-load", List.of(POWER)),
+          Map.entry("leakage", List.of(POWER)),
+          Map.entry("switch-on", List.of(POWER)),
+          Map.entry("two-mains", List.of(POWER)),
+          Map.entry("link-length", List.of(NETWORK)),
+          Map.entry("link-loop", List.of(NETWORK)),
+          Map.entry("multicast-unasked", List.of(NETWORK)),
+          Map.entry("multicast-floods", List.of(NETWORK)),
+          Map.entry("multicast-unknown", List.of(NETWORK)));
 
   private Remedies() {}
 
@@ -125,12 +134,6 @@ public final class Remedies {
 
   /** The same mistake with other numbers is still the same mistake. */
   private static String key(Finding finding) {
-    Subject main = finding.subjects().get(0);
-    return finding.code()
-        + main.controller().orElse("")
-        + main.port().map(Object::toString).orElse("")
-        + main.piece().orElse("")
-        + main.supply().orElse("")
-        + main.mains().orElse("");
+    return finding.code() + " " + finding.subjects().get(0).identity();
   }
 }

@@ -24,6 +24,8 @@ import java.util.Set;
  * @param wifi whether it hangs on the air instead of a cable
  * @param storage whether it can play from storage of its own
  * @param synchronizes whether it can hold frames back until all have arrived
+ * @param atStart what it does from power-on until it is sent to, where the maker says so
+ * @param lostSource what it does when packets stop, where the maker says so
  * @param packetsPerSecond most it takes, where the maker says so (1/s)
  * @param powerInputs each with its rating
  * @param handover how it is handed its configuration, best first
@@ -42,6 +44,8 @@ public record DeviceModel(
     boolean wifi,
     boolean storage,
     boolean synchronizes,
+    Optional<Behaviour> atStart,
+    Optional<Behaviour> lostSource,
     Optional<Integer> packetsPerSecond,
     List<Power> powerInputs,
     List<HandoverWay> handover)
@@ -97,6 +101,8 @@ public record DeviceModel(
         wifi,
         false,
         false,
+        Optional.empty(),
+        Optional.empty(),
         Optional.empty(),
         List.of(),
         List.of());

@@ -40,6 +40,7 @@ public final class ModelFacts {
     add(
         "Fuse of a port",
         pixelPorts(group -> group.fuseAmps().map(amps -> "%s A".formatted(number(amps)))));
+    add("Data of a port", pixelPorts(group -> Optional.of(driver(group))));
     add("Remote boxes", pixelPorts(group -> group.banks().map(ModelFacts::boxes)));
     add("Other ports", otherPorts());
     add("Listens to", listensTo());
@@ -56,6 +57,8 @@ public final class ModelFacts {
     add("Network", network());
     add("Plays storage of its own", model.storage() ? "yes" : "no");
     add("Holds frames back", model.synchronizes() ? "yes" : "no");
+    add("At its start", byItself(model.atStart()));
+    add("When packets stop", byItself(model.lostSource()));
     add("Is handed its configuration", handover());
     return List.copyOf(facts);
   }
@@ -96,6 +99,17 @@ public final class ModelFacts {
 
   private String pixelPorts(Function<PortGroup, Optional<String>> tell) {
     return model.portsOf(PortKind.PIXEL).flatMap(tell).filter(t -> !t.isEmpty()).orElse("none");
+  }
+
+  private static String driver(PortGroup group) {
+    return group
+        .driver()
+        .map(Driver::title)
+        .orElse("not told, taken as " + Driver.BUFFERED.title());
+  }
+
+  private static String byItself(Optional<Behaviour> behaviour) {
+    return behaviour.map(Behaviour::title).orElse("not told");
   }
 
   private static String boxes(Banks banks) {

@@ -3,6 +3,7 @@ package hamper.catalog;
 import hamper.address.ColourOrder;
 import hamper.value.Identified;
 import hamper.value.Require;
+import java.util.Optional;
 
 /**
  * A stock pixel: chip, supply, channels, currents and timing.
@@ -18,6 +19,7 @@ import hamper.value.Require;
  * @param leastVolts below this colours go wrong (V); a rule of thumb
  * @param fullMilliamps of one pixel, all channels full (mA)
  * @param idleMilliamps of one pixel, dark (mA)
+ * @param spanMetres how far the next pixel may be away (m); left out: {@link #USUAL_SPAN_METRES}
  */
 public record PixelType(
     String id,
@@ -32,8 +34,44 @@ public record PixelType(
     double volts,
     double leastVolts,
     double fullMilliamps,
-    double idleMilliamps)
+    double idleMilliamps,
+    Optional<Double> spanMetres)
     implements Identified {
+  /** From pixel to pixel, where the type says no better (m); a rule of thumb. */
+  public static final double USUAL_SPAN_METRES = 3;
+
+  /** Of a span that nobody told. */
+  public PixelType(
+      String id,
+      String name,
+      String chip,
+      ColourOrder colourOrder,
+      int bits,
+      double bitRateKHz,
+      double resetMicros,
+      int headBits,
+      double tailBits,
+      double volts,
+      double leastVolts,
+      double fullMilliamps,
+      double idleMilliamps) {
+    this(
+        id,
+        name,
+        chip,
+        colourOrder,
+        bits,
+        bitRateKHz,
+        resetMicros,
+        headBits,
+        tailBits,
+        volts,
+        leastVolts,
+        fullMilliamps,
+        idleMilliamps,
+        Optional.empty());
+  }
+
   public PixelType {
     Require.id("id", id);
     Require.name("name", name);
@@ -47,6 +85,12 @@ public record PixelType(
     Require.inRange("leastVolts", leastVolts, 0, volts);
     Require.inRange("fullMilliamps", fullMilliamps, 0, 10_000);
     Require.inRange("idleMilliamps", idleMilliamps, 0, fullMilliamps);
+    Require.decimalInRange("spanMetres", spanMetres, 0.01, 1000);
+  }
+
+  /** How far data goes from one of its pixels to the next (m). */
+  public double spanOrUsual() {
+    return spanMetres.orElse(USUAL_SPAN_METRES);
   }
 
   /** Channels of one pixel. */

@@ -12,6 +12,7 @@ import java.util.Set;
  * @param modes at least one; the first is how the device comes
  * @param fuseAmps the fuse of each socket (A), where it has one
  * @param banks how the ports are gathered in banks with remote boxes, where they are
+ * @param driver of the data lines of pixel ports, where the maker tells it; left out: as buffered
  * @param pins the board's names of the outputs, where it names them by pin; as many as the largest
  *     mode has ports
  */
@@ -20,11 +21,12 @@ public record PortGroup(
     List<PortMode> modes,
     Optional<Double> fuseAmps,
     Optional<Banks> banks,
+    Optional<Driver> driver,
     List<String> pins) {
-  /** Without banks. */
+  /** Without banks, of a driver that nobody told. */
   public PortGroup(
       PortKind kind, List<PortMode> modes, Optional<Double> fuseAmps, List<String> pins) {
-    this(kind, modes, fuseAmps, Optional.empty(), pins);
+    this(kind, modes, fuseAmps, Optional.empty(), Optional.empty(), pins);
   }
 
   public PortGroup {
@@ -36,12 +38,22 @@ public record PortGroup(
       Require.that(names.add(mode.name()), "modes", mode.name(), "a mode's name is used once");
     }
     fuseAmps.ifPresent(amps -> Require.inRange("fuseAmps", amps, 0.1, 1000));
+    Require.that(
+        driver.isEmpty() || kind == PortKind.PIXEL,
+        "driver",
+        driver.map(Driver::title).orElse(""),
+        "only pixel ports have drivers; leave it out");
     int most = modes.stream().mapToInt(PortMode::ports).max().orElseThrow();
     Require.that(
         pins.isEmpty() || pins.size() >= most,
         "pins",
         pins.size() + " names",
         "name each of the %d outputs, or none".formatted(most));
+  }
+
+  /** Of its data lines; buffered where nobody told. */
+  public Driver driverOrUsual() {
+    return driver.orElse(Driver.BUFFERED);
   }
 
   /** The mode of that name. */

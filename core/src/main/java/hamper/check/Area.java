@@ -12,7 +12,8 @@ public enum Area {
   NETWORK("network"),
   COLOURS("colours"),
   WALLS("walls"),
-  SERIAL("serial lines");
+  SERIAL("serial lines"),
+  CIRCUITS("circuits");
 
   private final String title;
 

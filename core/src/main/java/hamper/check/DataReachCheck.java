@@ -3,9 +3,9 @@ package hamper.check;
 import hamper.display.Cable;
 import hamper.display.HungLeg;
 import hamper.display.HungRun;
-import hamper.display.PieceAt;
 import hamper.display.Plan;
 import hamper.facts.Facts;
+import hamper.load.DataReach;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -17,16 +17,13 @@ final class DataReachCheck implements Check {
           Area.DATA,
           Severity.RISK,
           "Data has far to go",
-          "Cable from socket to first pixel, and of every gap; null pixels part it into even spans, and a remote box bridges it; with 5 m (risk) and 15 m (fault), rules of thumb. A length estimated from zones is a hint at most",
+          "Cable from socket to first pixel and of every gap, parted into even spans by its null pixels. A span that the socket drives, with 2 m (unbuffered 3.3 V) or 5 m (buffered 5 V, or not told); one that a pixel drives, with 3 m or what its type says; both with 15 m (fault). Rules of thumb; a remote box bridges the way to it. A length estimated from zones is a hint at most",
           "Colours flicker or jump from there on, more when it is wet.");
 
   @Override
   public Page page() {
     return PAGE;
   }
-
-  private static final double RISK_METRES = 5;
-  private static final double FAULT_METRES = 15;
 
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
@@ -39,28 +36,26 @@ final class DataReachCheck implements Check {
   }
 
   private void check(Plan plan, HungRun run, HungLeg leg, Consumer<Finding> out) {
-    Cable cable = run.cableTo(leg, plan);
-    PieceAt at = leg.at();
-    // null pixels freshen the data up: they stand evenly along the cable
-    double metres = (cable.metres() + at.string().leadMetres()) / (leg.leg().nullPixels() + 1);
-    if (metres > RISK_METRES) {
-      boolean estimated = cable.origin() == Cable.Origin.ESTIMATED;
-      Severity severity =
-          estimated ? Severity.HINT : metres > FAULT_METRES ? Severity.FAULT : Severity.RISK;
-      Measure told = Measure.of(metres, 1, "m");
-      out.accept(
-          finding(
-              severity,
-              "%s to %s on %s: %s%s without a pixel"
-                  .formatted(
-                      leg.index() == 0 ? "From the socket" : "From the piece before",
-                      at.title(),
-                      run.written(),
-                      told,
-                      estimated ? " (estimated)" : ""),
-              told,
-              Measure.rated(metres > FAULT_METRES ? FAULT_METRES : RISK_METRES, "m"),
-              List.of(Subject.leg(run.port(), leg.leg().piece()))));
+    DataReach way = DataReach.of(plan, run, leg);
+    int nulls = leg.leg().nullPixels();
+    if (!way.tooFar(nulls)) {
+      return;
     }
+    boolean estimated = run.cableTo(leg, plan).origin() == Cable.Origin.ESTIMATED;
+    boolean fault = way.span(nulls) > DataReach.MOST_METRES;
+    Measure told = Measure.of(way.span(nulls), 1, "m");
+    out.accept(
+        finding(
+            estimated ? Severity.HINT : fault ? Severity.FAULT : Severity.RISK,
+            "%s to %s on %s: %s%s without a pixel"
+                .formatted(
+                    leg.index() == 0 ? "From the socket" : "From the piece before",
+                    leg.at().title(),
+                    run.written(),
+                    told,
+                    estimated ? " (estimated)" : ""),
+            told,
+            Measure.rated(fault ? DataReach.MOST_METRES : way.most(nulls), "m"),
+            List.of(Subject.leg(run.port(), leg.leg().piece()))));
   }
 }

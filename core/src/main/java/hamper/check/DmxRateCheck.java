@@ -1,11 +1,8 @@
 package hamper.check;
 
-import hamper.catalog.FrameTime;
-import hamper.catalog.PortKind;
 import hamper.display.HungRun;
-import hamper.display.SlotPiece;
 import hamper.facts.Facts;
-import hamper.resolve.Resolver;
+import hamper.load.DmxLine;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -27,37 +24,24 @@ final class DmxRateCheck implements Check {
 
   @Override
   public void run(Facts facts, Consumer<Finding> out) {
-    double frame = 1_000_000.0 / facts.plan().display().settings().framesPerSecond();
+    double rate = facts.plan().display().settings().framesPerSecond();
     facts
         .plan()
         .runs()
-        .filter(run -> run.run().kind() == PortKind.DMX && !run.legs().isEmpty())
-        .forEach(run -> check(run, frame, out));
+        .forEach(run -> DmxLine.of(run, rate).ifPresent(line -> check(run, line, rate, out)));
   }
 
-  private void check(HungRun run, double frame, Consumer<Finding> out) {
-    int slots = run.controller().sending().fullUniverses() ? Resolver.DMX_SLOTS : lastSlot(run);
-    double micros = FrameTime.dmxMicros(slots);
-    if (micros > frame) {
-      Measure found = Measure.of(micros / 1000, 1, "ms");
-      Measure allowed = Measure.of(frame / 1000, 1, "ms");
+  private void check(HungRun run, DmxLine line, double rate, Consumer<Finding> out) {
+    if (line.frameShare() > 1) {
+      Measure found = Measure.of(line.micros() / 1000, 1, "ms");
+      Measure allowed = Measure.of(1000 / rate, 1, "ms");
       out.accept(
           finding(
               "%s takes %s for %d slots, and a frame of the show is %s"
-                  .formatted(run.written(), found, slots, allowed),
+                  .formatted(run.written(), found, line.slots(), allowed),
               found,
               allowed,
               List.of(Subject.port(run.port()))));
     }
-  }
-
-  private static int lastSlot(HungRun run) {
-    return run.legs().stream()
-        .map(leg -> leg.at().piece())
-        .filter(SlotPiece.class::isInstance)
-        .map(SlotPiece.class::cast)
-        .mapToInt(piece -> Math.min(Resolver.DMX_SLOTS, piece.slot() + piece.channels() - 1))
-        .max()
-        .orElse(1);
   }
 }

@@ -1,7 +1,7 @@
 package hamper.check;
 
 import hamper.facts.Facts;
-import hamper.load.SiteLoads.MainsLoad;
+import hamper.load.MainsLoad;
 import java.util.List;
 import java.util.function.Consumer;
 

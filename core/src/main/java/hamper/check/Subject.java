@@ -9,38 +9,55 @@ import java.util.Optional;
  * @param controller its id
  * @param port where it is about one port
  * @param piece where it is about one piece
- * @param supply where it is about one supply
- * @param mains where it is about one mains circuit
+ * @param part where it is about another part of the display
  */
 public record Subject(
     Optional<String> controller,
     Optional<PortRef> port,
     Optional<String> piece,
-    Optional<String> supply,
-    Optional<String> mains) {
+    Optional<Part> part) {
+  /** Which list of the display a part stands in. */
+  public enum Kind {
+    SUPPLY,
+    MAINS,
+    SUBNET,
+    ENCLOSURE,
+    LINK
+  }
+
+  /** One part, by its id. */
+  public record Part(Kind kind, String id) {}
+
   private Subject(Optional<String> controller, Optional<PortRef> port, Optional<String> piece) {
-    this(controller, port, piece, Optional.empty(), Optional.empty());
+    this(controller, port, piece, Optional.empty());
   }
 
   /** The same for the same thing. */
-  String identity() {
+  public String identity() {
     return String.join(
         " ",
         controller.orElse("-"),
         port.map(at -> at.kind() + "/" + at.port()).orElse("-"),
         piece.orElse("-"),
-        supply.orElse("-"),
-        mains.orElse("-"));
+        part.map(one -> one.kind() + "/" + one.id()).orElse("-"));
+  }
+
+  public static Subject part(Kind kind, String id) {
+    return new Subject(
+        Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(new Part(kind, id)));
+  }
+
+  /** The id of the part, where it is of this kind. */
+  public Optional<String> part(Kind kind) {
+    return part.filter(one -> one.kind() == kind).map(Part::id);
   }
 
   public static Subject supply(String id) {
-    return new Subject(
-        Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(id), Optional.empty());
+    return part(Kind.SUPPLY, id);
   }
 
   public static Subject mains(String id) {
-    return new Subject(
-        Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(id));
+    return part(Kind.MAINS, id);
   }
 
   public static Subject controller(String id) {

@@ -1,6 +1,7 @@
 package hamper.check;
 
 import hamper.display.Controller;
+import hamper.display.Subnet;
 import hamper.facts.Facts;
 import hamper.load.Traffic;
 import hamper.network.Flow;
@@ -9,6 +10,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 
@@ -69,6 +71,7 @@ final class TrafficCheck implements Check {
             link(key, traffic, hosts.get(key), out);
           }
         });
+    flooded(facts, out);
     if (air.megabitsPerSecond() > Traffic.MOST_AIR) {
       out.accept(tooMuch("Over Wi-Fi go", air, Traffic.MOST_AIR, onAir));
     } else if (air.packetsPerSecond() > Traffic.MOST_AIR_PACKETS) {
@@ -80,6 +83,34 @@ final class TrafficCheck implements Check {
               found,
               allowed,
               onAir));
+    }
+  }
+
+  /** Where switches do not snoop, the slowest link gets the multicast of all. */
+  private void flooded(Facts facts, Consumer<Finding> out) {
+    for (Subnet subnet : facts.plan().subnets().all()) {
+      if (!subnet.multicast().equals(Optional.of(Subnet.Multicast.FLOODS))) {
+        continue;
+      }
+      Traffic all =
+          facts.flows().stream()
+              .filter(flow -> MulticastCheck.sent(facts, subnet, flow))
+              .map(Flow::traffic)
+              .reduce(Traffic.NONE, Traffic::plus);
+      boolean air =
+          facts.plan().controllers().all().stream()
+              .filter(one -> one.address().filter(subnet::contains).isPresent())
+              .anyMatch(one -> facts.plan().modelOf(one).wifi());
+      double most = air ? Traffic.MOST_AIR : Traffic.MOST_WIRED;
+      if (all.megabitsPerSecond() > most) {
+        out.accept(
+            tooMuch(
+                "Multicast floods %s, %s included:"
+                    .formatted(subnet.name(), air ? "Wi-Fi" : "every port"),
+                all,
+                most,
+                List.of(Subject.part(Subject.Kind.SUBNET, subnet.id()))));
+      }
     }
   }
 

@@ -3,6 +3,7 @@ package hamper.config;
 import hamper.address.ColourOrder;
 import hamper.display.GridOrder;
 import hamper.display.Panels;
+import hamper.value.RecordShape;
 import java.util.Optional;
 
 /**
@@ -71,62 +72,19 @@ public record OutputSection(
   }
 
   OutputSection withMatrix(Matrix newMatrix) {
-    return new OutputSection(
-        name,
-        start,
-        pixels,
-        nullPixels,
-        group,
-        fold,
-        backward,
-        colourOrder,
-        brightness,
-        box,
-        Optional.of(newMatrix),
-        slot,
-        slots,
-        ledsPerPixel,
-        threshold,
-        safeOn);
+    return with("matrix", newMatrix);
   }
 
   OutputSection withSlots(int newSlot, int newSlots, Optional<Integer> newLedsPerPixel) {
-    return new OutputSection(
-        name,
-        start,
-        pixels,
-        nullPixels,
-        group,
-        fold,
-        backward,
-        colourOrder,
-        brightness,
-        box,
-        matrix,
-        Optional.of(newSlot),
-        Optional.of(newSlots),
-        newLedsPerPixel,
-        threshold,
-        safeOn);
+    return RecordShape.with(
+        with("slot", newSlot).with("slots", newSlots), "ledsPerPixel", newLedsPerPixel);
   }
 
   OutputSection withCircuit(int newThreshold, boolean newSafeOn) {
-    return new OutputSection(
-        name,
-        start,
-        pixels,
-        nullPixels,
-        group,
-        fold,
-        backward,
-        colourOrder,
-        brightness,
-        box,
-        matrix,
-        slot,
-        slots,
-        ledsPerPixel,
-        Optional.of(newThreshold),
-        Optional.of(newSafeOn));
+    return with("threshold", newThreshold).with("safeOn", newSafeOn);
+  }
+
+  private OutputSection with(String field, Object value) {
+    return RecordShape.with(this, field, Optional.of(value));
   }
 }

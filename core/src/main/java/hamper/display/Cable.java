@@ -33,7 +33,7 @@ public record Cable(double metres, Origin origin) {
     }
     Optional<String> from =
         leg.index() == 0
-            ? run.controller().settings().zone()
+            ? Whereabouts.zone(plan, run.controller())
             : run.legs().get(leg.index() - 1).at().prop().zone();
     return between(plan, from, leg.at().prop().zone());
   }
@@ -43,7 +43,8 @@ public record Cable(double metres, Origin origin) {
     if (feed.leadMetres().isPresent()) {
       return new Cable(feed.leadMetres().get(), Origin.ENTERED);
     }
-    return between(plan, plan.existingSupply(feed.supply()).zone(), at.prop().zone());
+    return between(
+        plan, Whereabouts.zone(plan, plan.existingSupply(feed.supply())), at.prop().zone());
   }
 
   private static Cable between(Plan plan, Optional<String> from, Optional<String> to) {

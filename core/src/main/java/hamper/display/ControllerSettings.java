@@ -6,9 +6,9 @@ import hamper.address.PortStart;
 import hamper.address.Protocol;
 import hamper.address.Transport;
 import hamper.catalog.Dialect;
+import hamper.value.RecordShape;
 import hamper.value.Require;
 import java.util.Optional;
-import java.util.function.Consumer;
 
 /**
  * What is set for a controller as a whole.
@@ -23,6 +23,7 @@ import java.util.function.Consumer;
  * @param brightness percent; left out: 30
  * @param source the id of the host that feeds it
  * @param zone the id of the zone where it hangs
+ * @param enclosure the id of the enclosure that it is in
  * @param note for people, such as where its box stands; may be empty
  */
 public record ControllerSettings(
@@ -39,6 +40,7 @@ public record ControllerSettings(
     Optional<Integer> brightness,
     Optional<String> source,
     Optional<String> zone,
+    Optional<String> enclosure,
     String note) {
   /** Longest note, in characters. */
   public static final int LONGEST_NOTE = 400;
@@ -52,7 +54,7 @@ public record ControllerSettings(
     Require.inRange("brightness", brightness, 0, 100);
   }
 
-  /** Without a note. */
+  /** In no enclosure, without a note. */
   public ControllerSettings(
       Optional<String> mode,
       Protocol protocol,
@@ -81,6 +83,7 @@ public record ControllerSettings(
         brightness,
         source,
         zone,
+        Optional.empty(),
         "");
   }
 
@@ -103,114 +106,55 @@ public record ControllerSettings(
   }
 
   public ControllerSettings withZone(Optional<String> newZone) {
-    return copy(c -> c.zone = newZone);
+    return RecordShape.with(this, "zone", newZone);
+  }
+
+  public ControllerSettings withEnclosure(Optional<String> newEnclosure) {
+    return RecordShape.with(this, "enclosure", newEnclosure);
   }
 
   public ControllerSettings withMode(Optional<String> newMode) {
-    return copy(c -> c.mode = newMode);
+    return RecordShape.with(this, "mode", newMode);
   }
 
   public ControllerSettings withAddress(Optional<IpAddress> newAddress) {
-    return copy(c -> c.address = newAddress);
+    return RecordShape.with(this, "address", newAddress);
   }
 
   public ControllerSettings withBrightness(Optional<Integer> newBrightness) {
-    return copy(c -> c.brightness = newBrightness);
+    return RecordShape.with(this, "brightness", newBrightness);
   }
 
   public ControllerSettings withSource(Optional<String> newSource) {
-    return copy(c -> c.source = newSource);
+    return RecordShape.with(this, "source", newSource);
   }
 
   public ControllerSettings withTransport(Transport newTransport) {
-    return copy(c -> c.transport = newTransport);
+    return RecordShape.with(this, "transport", newTransport);
   }
 
   public ControllerSettings withUniverseSize(int newSize) {
-    return copy(c -> c.universeSize = newSize);
+    return RecordShape.with(this, "universeSize", newSize);
   }
 
   /** Another protocol; what only the old one had stays, and is found where it does not fit. */
   public ControllerSettings withProtocol(Protocol newProtocol) {
-    return copy(c -> c.protocol = newProtocol);
+    return RecordShape.with(this, "protocol", newProtocol);
   }
 
   /** Packing and port start as they are in force, so that another model does not change them. */
   public ControllerSettings withLayout(Dialect inForce) {
-    return copy(
-        c -> {
-          c.packing = Optional.of(packing.orElse(inForce.packing()));
-          c.portStart = Optional.of(portStart.orElse(inForce.portStart()));
-        });
+    ControllerSettings packed =
+        RecordShape.with(this, "packing", Optional.of(packing.orElse(inForce.packing())));
+    return RecordShape.with(
+        packed, "portStart", Optional.of(portStart.orElse(inForce.portStart())));
   }
 
   /** A block that stays where it is and as large as it is. */
   public ControllerSettings withBlock(
       Optional<Integer> newFirstUniverse, int newReserveUniverses, int newReserveChannels) {
-    return copy(
-        c -> {
-          c.firstUniverse = newFirstUniverse;
-          c.reserveUniverses = newReserveUniverses;
-          c.reserveChannels = newReserveChannels;
-        });
-  }
-
-  private ControllerSettings copy(Consumer<Copy> change) {
-    Copy copy = new Copy(this);
-    change.accept(copy);
-    return copy.settings();
-  }
-
-  /** What may be changed, on its way from one value to the next; nobody else sees it. */
-  private static final class Copy {
-    private final ControllerSettings from;
-    private Optional<String> mode;
-    private Protocol protocol;
-    private Transport transport;
-    private Optional<IpAddress> address;
-    private Optional<Integer> firstUniverse;
-    private int universeSize;
-    private Optional<Packing> packing;
-    private Optional<PortStart> portStart;
-    private int reserveUniverses;
-    private int reserveChannels;
-    private Optional<Integer> brightness;
-    private Optional<String> source;
-    private Optional<String> zone;
-
-    private Copy(ControllerSettings from) {
-      this.from = from;
-      mode = from.mode;
-      protocol = from.protocol;
-      transport = from.transport;
-      address = from.address;
-      firstUniverse = from.firstUniverse;
-      universeSize = from.universeSize;
-      packing = from.packing;
-      portStart = from.portStart;
-      reserveUniverses = from.reserveUniverses;
-      reserveChannels = from.reserveChannels;
-      brightness = from.brightness;
-      source = from.source;
-      zone = from.zone;
-    }
-
-    private ControllerSettings settings() {
-      return new ControllerSettings(
-          mode,
-          protocol,
-          transport,
-          address,
-          firstUniverse,
-          universeSize,
-          packing,
-          portStart,
-          reserveUniverses,
-          reserveChannels,
-          brightness,
-          source,
-          zone,
-          from.note);
-    }
+    ControllerSettings from = RecordShape.with(this, "firstUniverse", newFirstUniverse);
+    ControllerSettings reserved = RecordShape.with(from, "reserveUniverses", newReserveUniverses);
+    return RecordShape.with(reserved, "reserveChannels", newReserveChannels);
   }
 }

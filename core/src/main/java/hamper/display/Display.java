@@ -2,6 +2,8 @@ package hamper.display;
 
 import hamper.catalog.DeviceModel;
 import hamper.catalog.PixelType;
+import hamper.value.Identified;
+import hamper.value.RecordShape;
 import hamper.value.RefusedException;
 import hamper.value.Require;
 import java.util.ArrayList;
@@ -9,8 +11,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Consumer;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 
 /**
  * One installation being planned. Its parts refer to each other by id, and every reference leads
@@ -21,6 +23,8 @@ import java.util.function.Supplier;
  * @param subnets of the show network
  * @param controllers in list order, hosts included
  * @param power supplies and mains circuits
+ * @param enclosures what is built together
+ * @param links network cables between them
  * @param accepted risks and hints that somebody takes
  */
 public record Display(
@@ -33,6 +37,8 @@ public record Display(
     List<Prop> props,
     List<Controller> controllers,
     SitePower power,
+    List<Enclosure> enclosures,
+    List<Link> links,
     List<Accepted> accepted) {
 
   /**
@@ -46,17 +52,17 @@ public record Display(
     zones = List.copyOf(zones);
     props = List.copyOf(props);
     controllers = List.copyOf(controllers);
+    enclosures = List.copyOf(enclosures);
+    links = List.copyOf(links);
     accepted = List.copyOf(accepted);
-    Set<String> subnetIds = new HashSet<>();
-    for (int i = 0; i < subnets.size(); i++) {
-      int at = i;
-      once(subnetIds, subnets.get(i).id(), () -> "subnets[%d].id".formatted(at));
-    }
-    Set<String> zoneIds = zoneIds(zones);
+    ids("subnets", subnets);
+    Set<String> zoneIds = ids("zones", zones);
+    Set<String> enclosureIds = enclosureIds(enclosures, zoneIds, power);
+    linkEnds(links, enclosureIds);
     Set<String> pieceIds = pieceIds(props, zoneIds);
-    controllerIds(controllers, zoneIds);
+    controllerIds(controllers, zoneIds, enclosureIds);
     legs(controllers, pieceIds);
-    supplies(power, controllers, zoneIds);
+    supplies(power, controllers, zoneIds, enclosureIds);
   }
 
   /** Without subnets and supplies, and with nothing accepted. */
@@ -78,6 +84,8 @@ public record Display(
         props,
         controllers,
         SitePower.NONE,
+        List.of(),
+        List.of(),
         List.of());
   }
 
@@ -87,95 +95,83 @@ public record Display(
   }
 
   public Display withZones(List<Zone> newZones) {
-    return copy(c -> c.zones = newZones);
+    return RecordShape.with(this, "zones", newZones);
   }
 
   public Display withProps(List<Prop> newProps) {
-    return copy(c -> c.props = newProps);
+    return RecordShape.with(this, "props", newProps);
   }
 
   public Display withControllers(List<Controller> newControllers) {
-    return copy(c -> c.controllers = newControllers);
+    return RecordShape.with(this, "controllers", newControllers);
   }
 
   public Display withPixelTypes(List<PixelType> newTypes) {
-    return copy(c -> c.pixelTypes = newTypes);
+    return RecordShape.with(this, "pixelTypes", newTypes);
   }
 
   public Display withSubnets(List<Subnet> newSubnets) {
-    return copy(c -> c.subnets = newSubnets);
+    return RecordShape.with(this, "subnets", newSubnets);
   }
 
   public Display withModels(List<DeviceModel> newModels) {
-    return copy(c -> c.models = newModels);
+    return RecordShape.with(this, "models", newModels);
   }
 
   public Display withPower(SitePower newPower) {
-    return copy(c -> c.power = newPower);
+    return RecordShape.with(this, "power", newPower);
+  }
+
+  public Display withEnclosures(List<Enclosure> newEnclosures) {
+    return RecordShape.with(this, "enclosures", newEnclosures);
+  }
+
+  public Display withLinks(List<Link> newLinks) {
+    return RecordShape.with(this, "links", newLinks);
   }
 
   public Display withAccepted(List<Accepted> newAccepted) {
-    return copy(c -> c.accepted = newAccepted);
+    return RecordShape.with(this, "accepted", newAccepted);
   }
 
   public Display withNameAndSettings(String newName, DisplaySettings newSettings) {
-    return copy(
-        c -> {
-          c.name = newName;
-          c.settings = newSettings;
-        });
+    return RecordShape.with(RecordShape.with(this, "name", newName), "settings", newSettings);
   }
 
-  private Display copy(Consumer<Copy> change) {
-    Copy copy = new Copy(this);
-    change.accept(copy);
-    return new Display(
-        copy.name,
-        copy.settings,
-        copy.models,
-        copy.pixelTypes,
-        copy.subnets,
-        copy.zones,
-        copy.props,
-        copy.controllers,
-        copy.power,
-        copy.accepted);
-  }
-
-  /** What may be changed, on its way from one value to the next; nobody else sees it. */
-  private static final class Copy {
-    private String name;
-    private DisplaySettings settings;
-    private List<DeviceModel> models;
-    private List<PixelType> pixelTypes;
-    private List<Subnet> subnets;
-    private List<Zone> zones;
-    private List<Prop> props;
-    private List<Controller> controllers;
-    private SitePower power;
-    private List<Accepted> accepted;
-
-    private Copy(Display from) {
-      name = from.name;
-      settings = from.settings;
-      models = from.models;
-      pixelTypes = from.pixelTypes;
-      subnets = from.subnets;
-      zones = from.zones;
-      props = from.props;
-      controllers = from.controllers;
-      power = from.power;
-      accepted = from.accepted;
-    }
-  }
-
-  private static Set<String> zoneIds(List<Zone> zones) {
+  /** The ids of a list, each used once. */
+  private static Set<String> ids(String list, List<? extends Identified> all) {
     Set<String> ids = new HashSet<>();
-    for (int i = 0; i < zones.size(); i++) {
+    for (int i = 0; i < all.size(); i++) {
       int at = i;
-      once(ids, zones.get(i).id(), () -> "zones[%d].id".formatted(at));
+      once(ids, all.get(i).id(), () -> "%s[%d].id".formatted(list, at));
     }
     return ids;
+  }
+
+  private static Set<String> enclosureIds(
+      List<Enclosure> enclosures, Set<String> zoneIds, SitePower power) {
+    Set<String> mainsIds = power.mains().stream().map(MainsCircuit::id).collect(Collectors.toSet());
+    for (int i = 0; i < enclosures.size(); i++) {
+      String place = "enclosures[" + i + "]";
+      enclosures
+          .get(i)
+          .zone()
+          .ifPresent(zone -> known(zoneIds, zone, () -> place + ".zone", "zone"));
+      enclosures
+          .get(i)
+          .mains()
+          .ifPresent(mains -> known(mainsIds, mains, () -> place + ".mains", "mains circuit"));
+    }
+    return ids("enclosures", enclosures);
+  }
+
+  private static void linkEnds(List<Link> links, Set<String> enclosureIds) {
+    ids("links", links);
+    for (int i = 0; i < links.size(); i++) {
+      String place = "links[" + i + "]";
+      known(enclosureIds, links.get(i).from(), () -> place + ".from", "enclosure");
+      known(enclosureIds, links.get(i).to(), () -> place + ".to", "enclosure");
+    }
   }
 
   private static Set<String> pieceIds(List<Prop> props, Set<String> zoneIds) {
@@ -199,7 +195,8 @@ public record Display(
     return pieceIds;
   }
 
-  private static void controllerIds(List<Controller> controllers, Set<String> zoneIds) {
+  private static void controllerIds(
+      List<Controller> controllers, Set<String> zoneIds, Set<String> enclosureIds) {
     Set<String> ids = new HashSet<>();
     Set<String> tags = new HashSet<>();
     for (int i = 0; i < controllers.size(); i++) {
@@ -212,6 +209,13 @@ public record Display(
       String place = "controllers[" + i + "]";
       if (settings.zone().isPresent()) {
         known(zoneIds, settings.zone().get(), () -> place + ".settings.zone", "zone");
+      }
+      if (settings.enclosure().isPresent()) {
+        known(
+            enclosureIds,
+            settings.enclosure().get(),
+            () -> place + ".settings.enclosure",
+            "enclosure");
       }
       Optional<String> backup = controllers.get(i).sending().backup();
       if (backup.isPresent()) {
@@ -268,8 +272,12 @@ public record Display(
         "a piece hangs once, and this one hangs at " + places.get(0).written());
   }
 
-  /** Zones of supplies, and supplies of feeds and power inputs. */
-  private static void supplies(SitePower power, List<Controller> controllers, Set<String> zoneIds) {
+  /** Zones and enclosures of supplies, and supplies of feeds and power inputs. */
+  private static void supplies(
+      SitePower power,
+      List<Controller> controllers,
+      Set<String> zoneIds,
+      Set<String> enclosureIds) {
     Set<String> supplyIds = new HashSet<>();
     for (int i = 0; i < power.supplies().size(); i++) {
       Supply supply = power.supplies().get(i);
@@ -277,6 +285,10 @@ public record Display(
       if (supply.zone().isPresent()) {
         String place = "power.supplies[" + i + "].zone";
         known(zoneIds, supply.zone().get(), () -> place, "zone");
+      }
+      if (supply.enclosure().isPresent()) {
+        String place = "power.supplies[" + i + "].enclosure";
+        known(enclosureIds, supply.enclosure().get(), () -> place, "enclosure");
       }
     }
     for (int i = 0; i < controllers.size(); i++) {

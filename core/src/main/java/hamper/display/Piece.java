@@ -10,4 +10,9 @@ public sealed interface Piece permits PixelString, Circuit, SlotPiece, Wall, Ser
 
   /** The kind of port it hangs on. */
   PortKind portKind();
+
+  /** The same piece without an address that it keeps. */
+  default Piece withoutHolds() {
+    return this;
+  }
 }

@@ -75,6 +75,12 @@ public record PixelString(
     return withSections(changed);
   }
 
+  @Override
+  public PixelString withoutHolds() {
+    return withSections(
+        sections.stream().map(section -> section.withHold(Optional.empty())).toList());
+  }
+
   public PixelString withSections(List<Section> newSections) {
     return new PixelString(id, name, pixelType, newSections, dataIn, connector, leadMetres, wiring);
   }

@@ -35,6 +35,8 @@ public final class Plan {
   private final Listed<Subnet> subnets;
   private final Listed<Supply> supplies;
   private final Listed<MainsCircuit> mains;
+  private final Listed<Enclosure> enclosures;
+  private final Listed<Link> links;
 
   /** The runs of each controller, in list order. */
   private final List<List<HungRun>> runs = new ArrayList<>();
@@ -53,6 +55,8 @@ public final class Plan {
     subnets = new Listed<>("subnet", display.subnets());
     supplies = new Listed<>("supply", display.power().supplies());
     mains = new Listed<>("mains circuit", display.power().mains());
+    enclosures = new Listed<>("enclosure", display.enclosures());
+    links = new Listed<>("link", display.links());
     indexPieces();
     for (int i = 0; i < display.controllers().size(); i++) {
       Controller controller = display.controllers().get(i);
@@ -149,6 +153,14 @@ public final class Plan {
 
   public Listed<MainsCircuit> mains() {
     return mains;
+  }
+
+  public Listed<Enclosure> enclosures() {
+    return enclosures;
+  }
+
+  public Listed<Link> links() {
+    return links;
   }
 
   public Optional<Controller> controller(String id) {

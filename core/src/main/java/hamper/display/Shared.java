@@ -21,7 +21,8 @@ public final class Shared {
             && was.models().equals(is.models())
             && was.pixelTypes().equals(is.pixelTypes())
             && was.zones().equals(is.zones())
-            && was.power().equals(is.power());
+            && was.power().equals(is.power())
+            && was.enclosures().equals(is.enclosures());
   }
 
   public static Shared between(Plan before, Plan after) {

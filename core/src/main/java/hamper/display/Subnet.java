@@ -17,6 +17,7 @@ import java.util.Set;
  * @param prefix bits of the network part, 8..30
  * @param dhcpFirst first address that is given out by itself, where any are
  * @param dhcpLast last one, included
+ * @param multicast what its switches do with multicast, where somebody looked
  */
 public record Subnet(
     String id,
@@ -24,8 +25,41 @@ public record Subnet(
     IpAddress network,
     int prefix,
     Optional<IpAddress> dhcpFirst,
-    Optional<IpAddress> dhcpLast)
+    Optional<IpAddress> dhcpLast,
+    Optional<Multicast> multicast)
     implements Identified {
+  /** What the switches of a subnet do with multicast. */
+  public enum Multicast {
+    /** It goes out of every port. */
+    FLOODS("no snooping"),
+    /** Nobody asks who listens, so that after some minutes nobody is known to. */
+    UNASKED("snooping without a querier"),
+    /** It goes where somebody listens. */
+    ASKED("snooping with a querier");
+
+    private final String title;
+
+    Multicast(String title) {
+      this.title = title;
+    }
+
+    /** As people say it. */
+    public String title() {
+      return title;
+    }
+  }
+
+  /** Of switches that nobody told about. */
+  public Subnet(
+      String id,
+      String name,
+      IpAddress network,
+      int prefix,
+      Optional<IpAddress> dhcpFirst,
+      Optional<IpAddress> dhcpLast) {
+    this(id, name, network, prefix, dhcpFirst, dhcpLast, Optional.empty());
+  }
+
   public Subnet {
     Require.id("id", id);
     Require.name("name", name);

@@ -1,6 +1,7 @@
 package hamper.display;
 
 import hamper.catalog.PortKind;
+import hamper.value.RecordShape;
 import hamper.value.Require;
 import java.util.Optional;
 
@@ -70,6 +71,15 @@ public record Wall(
       Optional<Size> newSize,
       Optional<Double> newPitch) {
     return new Wall(id, name, order, newPanels, newResolution, newSize, newPitch, hold);
+  }
+
+  public Wall withHold(Optional<Hold> newHold) {
+    return RecordShape.with(this, "hold", newHold);
+  }
+
+  @Override
+  public Wall withoutHolds() {
+    return withHold(Optional.empty());
   }
 
   /** A screen whose pixels are as many as fit on it. */

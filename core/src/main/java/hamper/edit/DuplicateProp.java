@@ -1,20 +1,15 @@
 package hamper.edit;
 
-import hamper.display.Circuit;
 import hamper.display.Display;
-import hamper.display.Fixture;
 import hamper.display.Piece;
 import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.Prop;
-import hamper.display.Section;
-import hamper.display.SerialDimmer;
-import hamper.display.StripDecoder;
 import hamper.display.Wall;
+import hamper.value.RecordShape;
 import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -80,39 +75,14 @@ public record DuplicateProp(String prop, List<String> copies, boolean mirrorImag
   }
 
   private Piece copyOf(Piece piece, String id) {
-    if (piece instanceof PixelString string) {
-      List<Section> free =
-          string.sections().stream().map(section -> section.withHold(Optional.empty())).toList();
-      return new PixelString(
-          id,
-          string.name(),
-          string.pixelType(),
-          free,
-          mirrorImage ? MirrorImage.of(string.dataIn()) : string.dataIn(),
-          string.connector(),
-          string.leadMetres(),
-          string.wiring());
-    } else if (piece instanceof Circuit circuit) {
-      return new Circuit(
-          id, circuit.name(), circuit.threshold(), circuit.safeOn(), Optional.empty());
-    } else if (piece instanceof Fixture fixture) {
-      return new Fixture(id, fixture.name(), fixture.slot(), fixture.channels(), fixture.pairs());
-    } else if (piece instanceof StripDecoder decoder) {
-      return new StripDecoder(
-          id, decoder.name(), decoder.slot(), decoder.pixels(), decoder.ledsPerPixel());
-    } else if (piece instanceof SerialDimmer dimmer) {
-      return new SerialDimmer(id, dimmer.name(), dimmer.unit(), dimmer.circuits());
+    Piece copy = (Piece) RecordShape.with((Record) piece.withoutHolds(), "id", id);
+    if (mirrorImage && copy instanceof PixelString string) {
+      return RecordShape.with(string, "dataIn", MirrorImage.of(string.dataIn()));
+    } else if (mirrorImage && copy instanceof Wall wall) {
+      Wall ordered = RecordShape.with(wall, "order", MirrorImage.of(wall.order()));
+      return RecordShape.with(ordered, "panels", wall.panels().map(MirrorImage::of));
     }
-    Wall wall = (Wall) piece;
-    return new Wall(
-        id,
-        wall.name(),
-        mirrorImage ? MirrorImage.of(wall.order()) : wall.order(),
-        mirrorImage ? wall.panels().map(MirrorImage::of) : wall.panels(),
-        wall.resolution(),
-        wall.size(),
-        wall.pitchMillimetres(),
-        Optional.empty());
+    return copy;
   }
 
   @Override

@@ -58,6 +58,12 @@ public sealed interface Edit
         RemoveSupply,
         PutMainsCircuit,
         RemoveMainsCircuit,
+        PutEnclosure,
+        SetEnclosures,
+        RemoveEnclosure,
+        PutLink,
+        SetLinks,
+        RemoveLink,
         Restore {
 
   /**

@@ -1,17 +1,13 @@
 package hamper.edit;
 
+import hamper.value.RecordShape;
 import hamper.value.RefusedException;
-import java.lang.reflect.Constructor;
-import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Collectors;
 
 /**
  * Changes and the records that they change, matched by the names of their fields: so a field that
@@ -26,8 +22,6 @@ final class Fields {
    */
   record Said(String name, Optional<?> value) {}
 
-  private static final Map<Class<?>, Shape> SHAPES = new ConcurrentHashMap<>();
-
   private Fields() {}
 
   /**
@@ -36,8 +30,8 @@ final class Fields {
    * @throws RefusedException where the record cannot be so
    */
   static <T extends Record> T over(T value, Record change) {
-    Shape from = Shape.of(change.getClass());
-    Shape shape = Shape.of(value.getClass());
+    RecordShape from = RecordShape.of(change.getClass());
+    RecordShape shape = RecordShape.of(value.getClass());
     Object[] fields = shape.values(value);
     for (int i = 0; i < fields.length; i++) {
       Integer place = from.places().get(shape.components()[i].getName());
@@ -78,8 +72,8 @@ final class Fields {
    * is said.
    */
   static <C extends Record> C between(Class<C> change, Record before, Record after) {
-    Map<String, Integer> known = Shape.of(before.getClass()).places();
-    Shape shape = Shape.of(change);
+    Map<String, Integer> known = RecordShape.of(before.getClass()).places();
+    RecordShape shape = RecordShape.of(change);
     Object[] fields = new Object[shape.components().length];
     for (int i = 0; i < fields.length; i++) {
       RecordComponent component = shape.components()[i];
@@ -98,7 +92,7 @@ final class Fields {
 
   /** A change that says one thing and nothing else. */
   static <C extends Record> C only(Class<C> change, String field, Change<?> said) {
-    Shape shape = Shape.of(change);
+    RecordShape shape = RecordShape.of(change);
     Object[] fields = new Object[shape.components().length];
     for (int i = 0; i < fields.length; i++) {
       boolean isChange = shape.components()[i].getType() == Change.class;
@@ -124,14 +118,14 @@ final class Fields {
   }
 
   private static Object field(Record value, String name) {
-    Shape shape = Shape.of(value.getClass());
+    RecordShape shape = RecordShape.of(value.getClass());
     return shape.value(value, shape.places().get(name));
   }
 
   /** All that is said, in the order of the fields; what is said within one stands in its place. */
   static List<Said> said(Record change) {
     List<Said> said = new ArrayList<>();
-    Shape shape = Shape.of(change.getClass());
+    RecordShape shape = RecordShape.of(change.getClass());
     for (int i = 0; i < shape.components().length; i++) {
       Object value = shape.value(change, i);
       if (value instanceof Change<?> one && one.said()) {
@@ -141,57 +135,5 @@ final class Fields {
       }
     }
     return said;
-  }
-
-  /**
-   * A record's fields.
-   *
-   * @param places of the fields by name
-   */
-  private record Shape(
-      RecordComponent[] components, Map<String, Integer> places, Constructor<?> constructor) {
-    static Shape of(Class<?> type) {
-      return SHAPES.computeIfAbsent(type, Shape::look);
-    }
-
-    private static Shape look(Class<?> type) {
-      RecordComponent[] components = type.getRecordComponents();
-      Class<?>[] types =
-          Arrays.stream(components).map(RecordComponent::getType).toArray(Class<?>[]::new);
-      List<String> names = Arrays.stream(components).map(RecordComponent::getName).toList();
-      try {
-        return new Shape(
-            components,
-            names.stream().collect(Collectors.toMap(name -> name, names::indexOf)),
-            type.getDeclaredConstructor(types));
-      } catch (NoSuchMethodException e) {
-        throw new IllegalStateException(e); // every record has it
-      }
-    }
-
-    Object value(Record of, int place) {
-      try {
-        return components[place].getAccessor().invoke(of);
-      } catch (ReflectiveOperationException e) {
-        throw new IllegalStateException(e); // records of the core are public
-      }
-    }
-
-    Object[] values(Record of) {
-      Object[] values = new Object[components.length];
-      Arrays.setAll(values, i -> value(of, i));
-      return values;
-    }
-
-    @SuppressWarnings("unchecked") // of the type that the shape was looked up for
-    <T> T make(Object[] values) {
-      try {
-        return (T) constructor.newInstance(values);
-      } catch (InvocationTargetException e) {
-        throw e.getCause() instanceof RuntimeException told ? told : new IllegalStateException(e);
-      } catch (ReflectiveOperationException e) {
-        throw new IllegalStateException(e); // records of the core are public
-      }
-    }
   }
 }

@@ -66,17 +66,9 @@ final class HoldStarts {
     if (piece instanceof PixelString string) {
       return string.withSection(section, string.sections().get(section).withHold(hold));
     } else if (piece instanceof Circuit circuit) {
-      return new Circuit(circuit.id(), circuit.name(), circuit.threshold(), circuit.safeOn(), hold);
+      return circuit.withHold(hold);
     } else if (piece instanceof Wall wall) {
-      return new Wall(
-          wall.id(),
-          wall.name(),
-          wall.order(),
-          wall.panels(),
-          wall.resolution(),
-          wall.size(),
-          wall.pitchMillimetres(),
-          hold);
+      return wall.withHold(hold);
     }
     return piece;
   }

@@ -2,6 +2,8 @@ package hamper.edit;
 
 import hamper.display.Controller;
 import hamper.display.Display;
+import hamper.display.Enclosure;
+import hamper.display.Link;
 import hamper.display.MainsCircuit;
 import hamper.display.Plan;
 import hamper.display.Prop;
@@ -43,6 +45,10 @@ record Kind<T extends Record & Identified>(
           Plan::mains,
           (display, all) -> display.withPower(display.power().withMains(all)),
           MainsCircuit::name);
+
+  static final Kind<Enclosure> ENCLOSURES =
+      new Kind<>("enclosures", Plan::enclosures, Display::withEnclosures, Enclosure::name);
+  static final Kind<Link> LINKS = new Kind<>("links", Plan::links, Display::withLinks, Link::name);
 
   /** Puts a list into a display. */
   interface Put<T> {

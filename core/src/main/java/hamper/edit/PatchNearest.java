@@ -14,6 +14,7 @@ import hamper.display.PortLimit;
 import hamper.display.PortRef;
 import hamper.display.Run;
 import hamper.display.SlotPiece;
+import hamper.display.Whereabouts;
 import hamper.value.RefusedException;
 import hamper.value.Require;
 import java.util.Comparator;
@@ -65,7 +66,7 @@ public record PatchNearest(List<String> pieces) implements Edit {
 
   /** Unknown distances come last; the sort is stable, so that list order decides. */
   private static double metres(Plan plan, Controller controller, PieceAt at) {
-    return Cable.metresBetween(plan, controller.settings().zone(), at.prop().zone())
+    return Cable.metresBetween(plan, Whereabouts.zone(plan, controller), at.prop().zone())
         .orElse(Double.MAX_VALUE);
   }
 

@@ -2,6 +2,7 @@ package hamper.edit;
 
 import hamper.display.Controller;
 import hamper.display.Display;
+import hamper.display.Enclosure;
 import hamper.display.Plan;
 import hamper.display.Prop;
 import hamper.display.SitePower;
@@ -21,7 +22,11 @@ public record RemoveZone(String zone) implements Edit {
     return Kind.ZONES.without(
         plan,
         List.of(zone),
-        display.withProps(props).withControllers(controllers).withPower(power));
+        display
+            .withProps(props)
+            .withControllers(controllers)
+            .withEnclosures(display.enclosures().stream().map(this::leave).toList())
+            .withPower(power));
   }
 
   private Prop leave(Prop prop) {
@@ -32,6 +37,12 @@ public record RemoveZone(String zone) implements Edit {
     return controller.settings().zone().filter(zone::equals).isEmpty()
         ? controller
         : controller.withSettings(controller.settings().withZone(Optional.empty()));
+  }
+
+  private Enclosure leave(Enclosure enclosure) {
+    return enclosure.zone().filter(zone::equals).isEmpty()
+        ? enclosure
+        : enclosure.withZone(Optional.empty());
   }
 
   private Supply leave(Supply supply) {

@@ -6,6 +6,8 @@ import hamper.display.Accepted;
 import hamper.display.Controller;
 import hamper.display.Display;
 import hamper.display.DisplaySettings;
+import hamper.display.Enclosure;
+import hamper.display.Link;
 import hamper.display.Plan;
 import hamper.display.Prop;
 import hamper.display.SitePower;
@@ -37,6 +39,8 @@ public record Restore(
     Optional<Parts<Prop>> props,
     Optional<Parts<Controller>> controllers,
     Optional<SitePower> power,
+    Optional<Parts<Enclosure>> enclosures,
+    Optional<Parts<Link>> links,
     Optional<List<Accepted>> accepted)
     implements Edit {
 
@@ -64,6 +68,8 @@ public record Restore(
         parts(from.props(), to.props(), Prop::id),
         parts(from.controllers(), to.controllers(), Controller::id),
         from.power().equals(to.power()) ? Optional.empty() : Optional.of(to.power()),
+        parts(from.enclosures(), to.enclosures(), Enclosure::id),
+        parts(from.links(), to.links(), Link::id),
         from.accepted().equals(to.accepted()) ? Optional.empty() : Optional.of(to.accepted()));
   }
 
@@ -80,6 +86,8 @@ public record Restore(
         apply(props, now.props(), Prop::id),
         apply(controllers, now.controllers(), Controller::id),
         power.orElse(now.power()),
+        apply(enclosures, now.enclosures(), Enclosure::id),
+        apply(links, now.links(), Link::id),
         accepted.orElse(now.accepted()));
   }
 

@@ -21,5 +21,6 @@ public record SettingsChange(
     Change<Integer> brightness,
     Change<String> source,
     Change<String> zone,
+    Change<String> enclosure,
     Change<String> note)
     implements ChangeOf<ControllerSettings> {}

@@ -9,5 +9,6 @@ public record SubnetChange(
     Change<IpAddress> network,
     Change<Integer> prefix,
     Change<IpAddress> dhcpFirst,
-    Change<IpAddress> dhcpLast)
+    Change<IpAddress> dhcpLast,
+    Change<Subnet.Multicast> multicast)
     implements ChangeOf<Subnet> {}

@@ -9,5 +9,8 @@ public record SupplyChange(
     Change<Double> volts,
     Change<Double> amps,
     Change<String> mains,
-    Change<Integer> efficiencyPercent)
+    Change<Integer> efficiencyPercent,
+    Change<String> enclosure,
+    Change<Double> leakageMilliamps,
+    Change<Double> switchOnAmps)
     implements ChangeOf<Supply> {}

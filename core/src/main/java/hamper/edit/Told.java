@@ -2,8 +2,11 @@ package hamper.edit;
 
 import hamper.address.Protocol;
 import hamper.display.Controller;
+import hamper.display.Enclosure;
 import hamper.display.Hold;
+import hamper.display.MainsCircuit;
 import hamper.display.Plan;
+import hamper.display.Subnet;
 import hamper.display.Supply;
 import hamper.display.Zone;
 import java.util.List;
@@ -32,6 +35,15 @@ final class Told {
           Map.entry("spacingMetres", new Words("pixel spacing", " m")),
           Map.entry("connectorAmps", new Words("connector's rating", " A")),
           Map.entry("dataOnly", new Words("data only", "")),
+          Map.entry("leakageMilliamps", new Words("leakage", " mA")),
+          Map.entry("residualMilliamps", new Words("residual-current breaker", " mA")),
+          Map.entry("switchOnAmps", new Words("switch-on current", " A")),
+          Map.entry("shortestOnSeconds", new Words("shortest time on", " s")),
+          Map.entry("shortestOffSeconds", new Words("shortest time off", " s")),
+          Map.entry("longestOnSeconds", new Words("longest time on", " s")),
+          Map.entry("metres", new Words("length", " m")),
+          Map.entry("from", new Words("end", "")),
+          Map.entry("to", new Words("end", "")),
           Map.entry("fuseAmps", new Words("fuse", " A")),
           Map.entry("volts", new Words("voltage", " V")),
           Map.entry("amps", new Words("rating", " A")),
@@ -126,12 +138,10 @@ final class Told {
           case "source", "backup" ->
               plan.controller(value.toString()).map(Controller::tag).orElse("");
           case "supply" -> plan.supplies().find(value.toString()).map(Supply::name).orElse("");
-          case "mains" ->
-              plan.display().power().mains().stream()
-                  .filter(one -> one.id().equals(value))
-                  .map(one -> one.name())
-                  .findFirst()
-                  .orElse("");
+          case "mains" -> plan.mains().find(value.toString()).map(MainsCircuit::name).orElse("");
+          case "enclosure", "from", "to" ->
+              plan.enclosures().find(value.toString()).map(Enclosure::name).orElse("");
+          case "multicast" -> ((Subnet.Multicast) value).title();
           default -> plain(value) + words(field).unit();
         });
   }

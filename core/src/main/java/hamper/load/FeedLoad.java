@@ -19,6 +19,8 @@ import java.util.Optional;
  * @param lead from supply or socket
  * @param gauge of the lead
  * @param leadOhms of the lead's loop, plug contacts included (Ω)
+ * @param farOhms of the loop from the supply through the lead to the farthest point that no other
+ *     feed is nearer to (Ω)
  * @param fuseAmps of its fuse, where it has one (A)
  * @param amps through it at planned brightness, all white (A); below 0 it is charged
  * @param fullAmps the same at 100 % (A)
@@ -33,6 +35,7 @@ public record FeedLoad(
     Cable lead,
     Gauge gauge,
     double leadOhms,
+    double farOhms,
     Optional<Double> fuseAmps,
     double amps,
     double fullAmps) {
@@ -43,6 +46,11 @@ public record FeedLoad(
    * @param index of the feed in its leg, from 0
    */
   public record FeedRef(String piece, int index) {}
+
+  /** What flows where the far end of what it protects is short-circuited (A). */
+  public double shortAmps() {
+    return volts / farOhms;
+  }
 
   /** By how much the lead lifts the negative of the string above that of the supply (V). */
   public double groundShiftVolts() {

@@ -5,6 +5,7 @@ import hamper.display.HungRun;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -55,9 +56,10 @@ public final class RunPowers {
     Ladder full = Ladder.of(part.wire(true), part.ladderTaps(-1));
     double[] amps = planned.tapAmps();
     double[] fullAmps = full.tapAmps();
+    double[] far = farOhms(part, plannedWire);
     List<FeedLoad> feeds = new ArrayList<>();
     for (int i = 0; i < amps.length; i++) {
-      feeds.add(feed(port, part, i, amps[i], fullAmps[i]));
+      feeds.add(feed(port, part, i, far[i], amps[i], fullAmps[i]));
     }
     return new Island(
         part.before() + 1,
@@ -69,7 +71,7 @@ public final class RunPowers {
   }
 
   private static FeedLoad feed(
-      PortRef port, RunWire.Part part, int index, double amps, double fullAmps) {
+      PortRef port, RunWire.Part part, int index, double farOhms, double amps, double fullAmps) {
     RunWire.Tap tap = part.taps().get(index);
     return new FeedLoad(
         port,
@@ -81,9 +83,38 @@ public final class RunPowers {
         tap.lead(),
         tap.gauge(),
         tap.ohms(),
+        farOhms,
         tap.fuseAmps(),
         amps,
         fullAmps);
+  }
+
+  /**
+   * Of each feed the loop through its lead to the farthest point that no other feed is nearer to
+   * (Ω): halfway to the feeds beside it, or an end of the wire.
+   */
+  private static double[] farOhms(RunWire.Part part, LoadedWire wire) {
+    int[] positions = part.taps().stream().mapToInt(RunWire.Tap::position).sorted().toArray();
+    double[] far = new double[positions.length];
+    for (int i = 0; i < far.length; i++) {
+      RunWire.Tap tap = part.taps().get(i);
+      int first = Arrays.binarySearch(positions, tap.position());
+      while (first > 0 && positions[first - 1] == tap.position()) {
+        first--;
+      }
+      int next = first;
+      while (next < far.length && positions[next] == tap.position()) {
+        next++;
+      }
+      double own = wire.ohmsAt(tap.position());
+      double before = first == 0 ? own : (own - wire.ohmsAt(positions[first - 1])) / 2;
+      double after =
+          next == far.length
+              ? wire.ohmsAt(wire.positions()) - own
+              : (wire.ohmsAt(positions[next]) - own) / 2;
+      far[i] = tap.ohms() + Math.max(before, after);
+    }
+    return far;
   }
 
   /**

@@ -2,7 +2,6 @@ package hamper.load;
 
 import hamper.catalog.Power;
 import hamper.display.Controller;
-import hamper.display.MainsCircuit;
 import hamper.display.Plan;
 import hamper.display.Supply;
 import java.util.ArrayList;
@@ -39,12 +38,6 @@ public record SiteLoads(
    */
   public record SupplyLoad(Supply supply, double amps, double fullAmps, List<FeedLoad> feeds) {}
 
-  /**
-   * @param watts taken from it at planned brightness (W)
-   * @param fullWatts the same at 100 % (W)
-   */
-  public record MainsLoad(MainsCircuit mains, double watts, double fullWatts) {}
-
   public SiteLoads {
     inputs = List.copyOf(inputs);
     supplies = List.copyOf(supplies);
@@ -60,7 +53,7 @@ public record SiteLoads(
     return new SiteLoads(
         inputs(plan, runs),
         supplies,
-        mains(plan, supplies),
+        MainsLoad.of(plan, supplies),
         loads.stream().mapToDouble(PortLoad::idleWatts).sum());
   }
 
@@ -123,23 +116,5 @@ public record SiteLoads(
       fullAmps += feed.fullAmps();
     }
     return new SupplyLoad(supply, amps, fullAmps, List.copyOf(feeds));
-  }
-
-  private static List<MainsLoad> mains(Plan plan, List<SupplyLoad> supplies) {
-    Map<String, double[]> watts = new LinkedHashMap<>();
-    for (MainsCircuit one : plan.display().power().mains()) {
-      watts.put(one.id(), new double[] {one.otherWatts(), one.otherWatts()});
-    }
-    for (SupplyLoad load : supplies) {
-      Supply supply = load.supply();
-      if (supply.mains().isPresent()) {
-        double[] sums = watts.get(supply.mains().get());
-        sums[0] += supply.mainsWatts(load.amps());
-        sums[1] += supply.mainsWatts(load.fullAmps());
-      }
-    }
-    return plan.display().power().mains().stream()
-        .map(one -> new MainsLoad(one, watts.get(one.id())[0], watts.get(one.id())[1]))
-        .toList();
   }
 }

@@ -36,6 +36,12 @@ public final class Require {
     value.ifPresent(present -> inRange(field, present, least, most));
   }
 
+  /** Checks a number with decimals that may be left out. */
+  public static void decimalInRange(
+      String field, Optional<Double> value, double least, double most) {
+    value.ifPresent(present -> inRange(field, present, least, most));
+  }
+
   /** A name that a person reads: 1 to 80 characters on one line, all of which can be seen. */
   public static String name(String field, String value) {
     if (value == null || value.length() > LONGEST_NAME || !Characters.areOnALine(value)) {

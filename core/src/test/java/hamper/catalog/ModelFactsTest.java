@@ -33,6 +33,7 @@ class ModelFactsTest {
                 new PortMode("many", 24, List.of(new PixelLimit(3, 400)))),
             Optional.of(7.5),
             Optional.of(new Banks(4, 3, 60)),
+            Optional.of(Driver.UNBUFFERED),
             List.of());
     PortGroup dmx =
         new PortGroup(
@@ -71,6 +72,8 @@ class ModelFactsTest {
         true,
         true,
         true,
+        Optional.of(Behaviour.SAFE),
+        Optional.of(Behaviour.STORED),
         Optional.of(400),
         List.of(new Power(24, 30), new Power(5, 12.5)),
         List.of(HandoverWay.NETWORK, HandoverWay.FILE_ON_CARD));

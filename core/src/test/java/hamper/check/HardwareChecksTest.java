@@ -43,6 +43,7 @@ class HardwareChecksTest {
                   List.of(new PortMode("all", 8, List.of(new PixelLimit(3, 100)))),
                   Optional.empty(),
                   Optional.of(new Banks(4, 2, 30)),
+                  Optional.empty(),
                   List.of()),
               new PortGroup(
                   PortKind.SERIAL,

@@ -140,21 +140,7 @@ class ChangesTest {
     SectionChange change = Fields.between(SectionChange.class, section, section.withNullPixels(7));
     assertThat(change.over(section).nullPixels()).isEqualTo(7);
     ControllerSettings settings = ControllerSettings.of(Protocol.E131);
-    SettingsChange tooBright =
-        new SettingsChange(
-            Change.stays(),
-            Change.stays(),
-            Change.stays(),
-            Change.stays(),
-            Change.stays(),
-            Change.stays(),
-            Change.stays(),
-            Change.stays(),
-            Change.stays(),
-            Change.to(101),
-            Change.stays(),
-            Change.stays(),
-            Change.stays());
+    SettingsChange tooBright = Fields.only(SettingsChange.class, "brightness", Change.to(101));
     assertThatThrownBy(() -> tooBright.over(settings))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("allowed is 0 to 100");

@@ -89,6 +89,21 @@ class RunPowersTest {
   }
 
   @Test
+  void aShortCircuitIsReckonedAtTheFarEndOfWhatAFeedProtects() {
+    double lead = 2 * 0.01317;
+    RunPower one = power(List.of(prop("a", 100)), Leg.of("a").withFeeds(List.of(feed(50))));
+    FeedLoad socket = one.ownFeed().orElseThrow();
+    FeedLoad soldered = one.feeds().toList().get(1);
+    // the socket up to halfway, the other one up to the end
+    assertThat(socket.farOhms()).isEqualTo(0.020 + 49 * STEP / 2, within(1e-9));
+    assertThat(soldered.farOhms()).isEqualTo(lead + 50 * STEP, within(1e-9));
+    assertThat(soldered.shortAmps()).isEqualTo(12 / (lead + 50 * STEP), within(1e-9));
+    RunPower two =
+        power(List.of(prop("a", 100)), Leg.of("a").withFeeds(List.of(feed(50), feed(50))));
+    assertThat(two.feeds().toList().get(2).farOhms()).isEqualTo(lead + 50 * STEP, within(1e-9));
+  }
+
+  @Test
   void aGapSharesItsCableOutOverItsNullPixels() {
     RunPower power =
         power(

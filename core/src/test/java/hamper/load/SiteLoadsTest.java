@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import hamper.address.Protocol;
 import hamper.catalog.PortKind;
+import hamper.display.Breaker;
 import hamper.display.Feed;
 import hamper.display.Leg;
 import hamper.display.MainsCircuit;
@@ -14,6 +15,7 @@ import hamper.display.Section;
 import hamper.display.SitePower;
 import hamper.display.Supply;
 import hamper.sample.Samples;
+import hamper.value.RecordShape;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -59,6 +61,25 @@ class SiteLoadsTest {
     double amps = site.supplies().get(0).amps();
     assertThat(site.mains().get(0).watts()).isEqualTo(100 + amps * 12 / 0.85, within(1e-9));
     assertThat(supply("x", Optional.of(50)).mainsWatts(2)).isEqualTo(48);
+  }
+
+  @Test
+  void suppliesLeakAndTakeMoreInTheMomentOfSwitchingOn() {
+    MainsLoad mains = loads().mains().get(0);
+    assertThat(mains.leakageMilliamps()).as("1 mA each").isEqualTo(2);
+    double atRating = 360 / 0.85 / 230 + 360 / 0.9 / 230;
+    assertThat(mains.switchOnAmps()).isEqualTo(10 * atRating, within(1e-9));
+    assertThat(mains.mostLeakage()).isEmpty();
+    Supply told =
+        RecordShape.with(
+            RecordShape.with(supply("x", Optional.empty()), "leakageMilliamps", Optional.of(0.3)),
+            "switchOnAmps",
+            Optional.of(55.0));
+    assertThat(told.leakage()).isEqualTo(0.3);
+    assertThat(told.switchOn(230)).isEqualTo(55);
+    MainsCircuit small =
+        new MainsCircuit("n", "n", 230, 16, 0, Optional.of(Breaker.B), Optional.of(30.0));
+    assertThat(small.switchOnAmps()).contains(48.0);
   }
 
   @Test

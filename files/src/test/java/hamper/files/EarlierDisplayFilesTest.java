@@ -10,7 +10,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
-/** One file of every version before is kept: each opens, and is written as the newest. */
+/** One file of every version is kept: each opens, and is written as the newest. */
 class EarlierDisplayFilesTest {
   private static Plan read(int version) throws IOException {
     try (var in =
@@ -23,7 +23,7 @@ class EarlierDisplayFilesTest {
   @Test
   void everyVersionOpensAndIsWrittenAsTheNewest() throws IOException {
     int newest = FormatVersions.newest("hamper-display");
-    for (int version = 1; version < newest; version++) {
+    for (int version = 1; version <= newest; version++) {
       Plan plan = read(version);
       byte[] written = DisplayFile.write(plan.display());
       assertThat(new String(written, StandardCharsets.UTF_8))

@@ -3,6 +3,7 @@ package hamper.mistakes;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.address.ColourOrder;
+import hamper.address.Transport;
 import hamper.check.Checks;
 import hamper.check.Finding;
 import hamper.check.Severity;
@@ -19,15 +20,18 @@ import hamper.display.Piece;
 import hamper.display.Plan;
 import hamper.display.Prop;
 import hamper.display.Section;
+import hamper.display.Subnet;
 import hamper.display.Supply;
 import hamper.display.Wall;
 import hamper.edit.Edit;
+import hamper.edit.SetSubnets;
 import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
 import hamper.files.ConfigurationFiles;
 import hamper.files.Json;
 import hamper.network.Flow;
 import hamper.samples.Yard;
+import hamper.value.RecordShape;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -307,5 +311,28 @@ class MendedRulesTest {
     yard.hang(new Circuit("ts", "s", 128, false, Optional.empty()), "t1", 2);
     edit(yard, "{\"type\":\"SetLegs\",\"pieces\":[\"ts\"],\"set\":{\"mirrorOf\":\"tr\"}}");
     assertThat(findings(yard, "hold-or-mirror")).isEmpty();
+  }
+
+  @Test
+  void withoutSnoopingTheSlowestLinkGetsTheMulticastOfAll() {
+    Yard yard = Yard.empty(Backgrounds.CATALOG);
+    Subnet show = yard.plan().subnets().existing("show");
+    for (int i = 1; i <= 6; i++) {
+      String id = "k" + i;
+      yard.controller(id, "ostrand-twelve")
+          .string("s" + i, id, 1, 500)
+          .string("t" + i, id, 2, 500)
+          .settings(id, s -> s.withTransport(Transport.MULTICAST));
+    }
+    yard.controller("w", "quillby-wren").string("a", "w", 1, 20);
+    assertThat(codes(yard)).doesNotContain("traffic", "multicast-floods");
+    yard.edit(
+        SetSubnets.between(
+            show, RecordShape.with(show, "multicast", Optional.of(Subnet.Multicast.FLOODS))));
+    assertThat(codes(yard)).contains("traffic", "multicast-floods");
+  }
+
+  private static List<String> codes(Yard yard) {
+    return Checks.all(Facts.of(yard.plan())).stream().map(Finding::code).toList();
   }
 }

@@ -1,5 +1,7 @@
 package hamper.mistakes;
 
+import hamper.catalog.DeviceModel;
+import hamper.catalog.PortGroup;
 import hamper.display.Conductor;
 import hamper.display.Feed;
 import hamper.display.MainsCircuit;
@@ -8,9 +10,11 @@ import hamper.display.PoweredInput;
 import hamper.display.Section;
 import hamper.display.Supply;
 import hamper.display.Wiring;
+import hamper.edit.AddToCatalogue;
 import hamper.edit.PutMainsCircuit;
 import hamper.edit.PutSupply;
 import hamper.samples.Yard;
+import hamper.value.RecordShape;
 import java.util.List;
 import java.util.Optional;
 
@@ -53,10 +57,12 @@ final class PowerMistakes {
             "4 A"),
         new Mistake(
             "feed-lost",
-            yard -> {
-              wide(yard, 160);
-              yard.leg("ta", leg -> leg.withFeeds(List.of(feed("yard-12v", 160))));
-            },
+            yard ->
+                unfused(yard)
+                    .string("ta", "t1", 1, Section.of(220).withBrightness(Optional.of(60)))
+                    .leg(
+                        "ta",
+                        leg -> leg.withFeeds(List.of(fused("yard-12v", 220, Optional.of(5.0))))),
             "T1-1",
             "",
             "9.50 V"),
@@ -180,23 +186,38 @@ final class PowerMistakes {
             yard ->
                 yard.controller("t1", TWELVE)
                     .hang(
-                        string(
-                            100,
-                            new Wiring(Optional.empty(), Optional.empty(), true, Optional.empty())),
+                        new PixelString("ta", "string", "node-12v", List.of(bright(70)))
+                            .withWiring(
+                                Optional.of(
+                                    new Wiring(
+                                        Optional.empty(),
+                                        Optional.empty(),
+                                        true,
+                                        Optional.empty()))),
                         "t1",
                         1)
-                    .leg("ta", leg -> leg.withFeeds(List.of(lead(20)))),
+                    .leg("ta", leg -> leg.withFeeds(List.of(lead(9)))),
             "ta",
-            "0.56 V",
+            "0.55 V",
             "0.5 V"));
   }
 
   /** A string with half a metre from pixel to pixel, fed at its plug only. */
   private static void wide(Yard yard, int pixels) {
     Wiring wires = new Wiring(Optional.empty(), Optional.of(0.5), false, Optional.empty());
-    yard.controller("t1", TWELVE)
-        .hang(string(pixels, wires), "t1", 1)
-        .leg("ta", leg -> leg.withFeeds(List.of()));
+    unfused(yard).hang(string(pixels, wires), "t1", 1).leg("ta", leg -> leg.withFeeds(List.of()));
+  }
+
+  /** A device whose sockets have no fuses, so that none of them stays whole in a short. */
+  private static Yard unfused(Yard yard) {
+    DeviceModel twelve = yard.plan().catalog().model(TWELVE).orElseThrow();
+    List<PortGroup> ports =
+        twelve.ports().stream()
+            .map(group -> RecordShape.with(group, "fuseAmps", Optional.empty()))
+            .toList();
+    DeviceModel model =
+        RecordShape.with(RecordShape.with(twelve, "id", "t-unfused"), "ports", ports);
+    return yard.edit(new AddToCatalogue(List.of(model), List.of())).controller("t1", model.id());
   }
 
   private static PixelString string(int pixels, Wiring wires) {
@@ -236,6 +257,6 @@ final class PowerMistakes {
   }
 
   private static Feed lead(double metres) {
-    return new Feed("yard-12v", 1, Optional.of(metres), Optional.empty(), Optional.of(7.5));
+    return new Feed("yard-12v", 1, Optional.of(metres), Optional.empty(), Optional.of(4.0));
   }
 }

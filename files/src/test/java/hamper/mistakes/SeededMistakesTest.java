@@ -40,6 +40,7 @@ class SeededMistakesTest {
   private static List<Mistake> all() {
     List<Mistake> all = new ArrayList<>(Mistakes.all());
     all.addAll(PowerMistakes.all());
+    all.addAll(SiteMistakes.all());
     return all;
   }
 
@@ -129,8 +130,7 @@ class SeededMistakesTest {
         .piece()
         .or(() -> subject.port().map(plan::written))
         .or(subject::controller)
-        .or(subject::supply)
-        .or(subject::mains)
+        .or(() -> subject.part().map(Subject.Part::id))
         .orElseThrow();
   }
 }

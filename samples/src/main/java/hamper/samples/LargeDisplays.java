@@ -8,7 +8,9 @@ import hamper.display.Controller;
 import hamper.display.ControllerSettings;
 import hamper.display.Display;
 import hamper.display.DisplaySettings;
+import hamper.display.Enclosure;
 import hamper.display.Leg;
+import hamper.display.Link;
 import hamper.display.MainsCircuit;
 import hamper.display.Piece;
 import hamper.display.PixelString;
@@ -27,8 +29,8 @@ import java.util.Random;
 
 /**
  * Large, plausible displays without a mistake: strings of one to four sections on controllers of
- * several makers, fed by one computer for every twenty, with a supply each and a mains circuit for
- * every two.
+ * several makers, fed by one computer for every twenty, each in an enclosure with a supply of its
+ * own, with a mains circuit for every two.
  */
 public final class LargeDisplays {
   private static final List<String> MODELS =
@@ -36,6 +38,7 @@ public final class LargeDisplays {
   private static final int PORTS_IN_USE = 10;
   private static final int CONTROLLERS_A_HOST = 20;
   private static final int CONTROLLERS_A_MAINS = 2;
+  private static final int LINKS_AN_ENCLOSURE = 6;
 
   /** For each pixel: what it draws at the usual brightness, and half as much again (A). */
   private static final double AMPS_A_PIXEL = 0.02;
@@ -47,6 +50,8 @@ public final class LargeDisplays {
   private final List<Zone> zones = new ArrayList<>();
   private final List<Supply> supplies = new ArrayList<>();
   private final List<MainsCircuit> mains = new ArrayList<>();
+  private final List<Enclosure> enclosures = new ArrayList<>();
+  private final List<Link> links = new ArrayList<>();
 
   private LargeDisplays(Catalog catalog, long seed) {
     this.catalog = catalog;
@@ -86,7 +91,8 @@ public final class LargeDisplays {
             new IpAddress("10.0.0.0"),
             16,
             Optional.of(new IpAddress("10.0.200.1")),
-            Optional.of(new IpAddress("10.0.250.254")));
+            Optional.of(new IpAddress("10.0.250.254")),
+            Optional.of(Subnet.Multicast.ASKED));
     Display display =
         new Display(
             "Large",
@@ -98,6 +104,8 @@ public final class LargeDisplays {
             props,
             controllers,
             new SitePower(supplies, mains),
+            enclosures,
+            links,
             List.of());
     return new Plan(display, catalog);
   }
@@ -136,7 +144,7 @@ public final class LargeDisplays {
             .withUniverseSize(510)
             .withAddress(Optional.of(address(index)))
             .withSource(Optional.of("h" + (index / CONTROLLERS_A_HOST + 1)))
-            .withZone(Optional.of(zone));
+            .withEnclosure(Optional.of("e" + (index + 1)));
     controllers.add(
         new Controller(id, "K" + (index + 1), "Controller", model, settings, Optional.empty(), runs)
             .withPowered(Feeding.powered(catalog.model(model).orElseThrow(), supply)));
@@ -148,13 +156,37 @@ public final class LargeDisplays {
     }
     supplies.add(
         new Supply(
-            "s" + (index + 1),
-            "Supply " + (index + 1),
+                "s" + (index + 1),
+                "Supply " + (index + 1),
+                Optional.empty(),
+                12,
+                amps,
+                Optional.empty(),
+                Optional.empty())
+            .withEnclosure(Optional.of("e" + (index + 1))));
+    enclosure(index, zone, mains.get(mains.size() - 1).id());
+  }
+
+  /** Around a controller and its supply, linked to one nearer to the first. */
+  private void enclosure(int index, String zone, String circuit) {
+    String id = "e" + (index + 1);
+    enclosures.add(
+        new Enclosure(
+            id,
+            "Box " + (index + 1),
             Optional.of(zone),
-            12,
-            amps,
-            Optional.of(mains.get(mains.size() - 1).id()),
-            Optional.empty()));
+            Optional.of(circuit),
+            List.of(LINKS_AN_ENCLOSURE + 2)));
+    if (index > 0) {
+      links.add(
+          new Link(
+              "n" + index,
+              "N" + index,
+              id,
+              "e" + ((index - 1) / LINKS_AN_ENCLOSURE + 1),
+              Link.Kind.COPPER,
+              Optional.of(20.0 + index % 60)));
+    }
   }
 
   private List<Leg> legs(String name, String zone, String supply, int sections, int pixels) {

@@ -10,16 +10,12 @@ import hamper.display.Controller;
 import hamper.display.Feed;
 import hamper.display.Hold;
 import hamper.display.Leg;
-import hamper.display.MainsCircuit;
 import hamper.display.Piece;
 import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Prop;
 import hamper.display.Section;
-import hamper.display.Subnet;
-import hamper.display.Supply;
-import hamper.display.Zone;
 import hamper.edit.AcceptFinding;
 import hamper.edit.AdapterChange;
 import hamper.edit.AddControllers;
@@ -40,39 +36,28 @@ import hamper.edit.PatchNearest;
 import hamper.edit.PatchPieces;
 import hamper.edit.PowerInput;
 import hamper.edit.PutController;
-import hamper.edit.PutMainsCircuit;
 import hamper.edit.PutProps;
-import hamper.edit.PutSubnet;
-import hamper.edit.PutSupply;
-import hamper.edit.PutZone;
 import hamper.edit.RemakeWall;
 import hamper.edit.RemoveController;
-import hamper.edit.RemoveMainsCircuit;
 import hamper.edit.RemoveProps;
-import hamper.edit.RemoveSubnet;
-import hamper.edit.RemoveSupply;
-import hamper.edit.RemoveZone;
 import hamper.edit.RunChange;
 import hamper.edit.SetAdapter;
 import hamper.edit.SetControllers;
 import hamper.edit.SetDisplay;
 import hamper.edit.SetFeed;
 import hamper.edit.SetLegs;
-import hamper.edit.SetMainsCircuits;
 import hamper.edit.SetMode;
 import hamper.edit.SetPieces;
 import hamper.edit.SetPort;
 import hamper.edit.SetProps;
 import hamper.edit.SetSections;
-import hamper.edit.SetSubnets;
-import hamper.edit.SetSupplies;
-import hamper.edit.SetZones;
 import hamper.edit.SplitSection;
 import hamper.edit.Together;
 import hamper.edit.TurnSections;
 import hamper.edit.UnpatchPieces;
 import hamper.edit.WithdrawAcceptance;
 import hamper.value.RefusedException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -87,7 +72,10 @@ public final class RandomEdits {
   private static final int MOST_TRIES = 200;
 
   private final Random random;
-  private final List<Function<Plan, Edit>> kinds =
+  private final Choice choice;
+  private final List<Function<Plan, Edit>> kinds = new ArrayList<>();
+
+  private final List<Function<Plan, Edit>> ofPatching =
       List.of(
           this::section,
           this::section,
@@ -127,15 +115,7 @@ public final class RandomEdits {
           this::addProp,
           this::duplicate,
           this::removeProp,
-          this::zone,
-          this::removeZone,
-          this::supply,
-          this::removeSupply,
-          this::mains,
-          this::removeMains,
           this::rename,
-          this::subnet,
-          this::removeSubnet,
           this::accept,
           this::withdraw,
           this::types,
@@ -144,6 +124,9 @@ public final class RandomEdits {
 
   public RandomEdits(long seed) {
     random = new Random(seed);
+    choice = new Choice(random);
+    kinds.addAll(ofPatching);
+    kinds.addAll(new RandomSiteEdits(choice).kinds());
   }
 
   /** Another edit that this plan takes. */
@@ -170,10 +153,7 @@ public final class RandomEdits {
   }
 
   private <T> T one(List<T> all) {
-    if (all.isEmpty()) {
-      throw new RefusedException("choice", "none", "there has to be something to choose from");
-    }
-    return all.get(random.nextInt(all.size()));
+    return choice.one(all);
   }
 
   private Prop prop(List<Prop> props) {
@@ -195,9 +175,8 @@ public final class RandomEdits {
     return one(plan.display().controllers());
   }
 
-  /** An id that is not taken, or hardly ever. */
   private String id() {
-    return "new-" + Integer.toHexString(random.nextInt());
+    return choice.id();
   }
 
   /** One setting of a section at a time, as people do it. */
@@ -318,10 +297,10 @@ public final class RandomEdits {
   private Edit feeds(Plan plan) {
     PixelString string = string(plan);
     Leg leg = one(plan.leg(string.id()).stream().toList()).leg();
-    Supply supply = one(plan.display().power().supplies());
+    String supply = one(plan.supplies().all()).id();
     Feed feed =
         new Feed(
-            supply.id(),
+            supply,
             1 + random.nextInt(string.places()),
             Optional.of(1.0 + random.nextInt(5)),
             Optional.empty(),
@@ -469,54 +448,6 @@ public final class RandomEdits {
     return new RemoveProps(List.of(prop(plan.display().props()).id()));
   }
 
-  private Edit zone(Plan plan) {
-    Zone like = one(plan.display().zones());
-    boolean changes = random.nextBoolean();
-    Zone zone =
-        new Zone(
-            changes ? like.id() : id(),
-            like.name(),
-            Optional.of((double) random.nextInt(300)),
-            Optional.of((double) random.nextInt(300)));
-    return changes ? SetZones.between(like, zone) : new PutZone(zone);
-  }
-
-  private Edit removeZone(Plan plan) {
-    return new RemoveZone(one(plan.display().zones()).id());
-  }
-
-  private Edit supply(Plan plan) {
-    Supply like = one(plan.display().power().supplies());
-    boolean changes = random.nextBoolean();
-    Supply supply =
-        new Supply(
-            changes ? like.id() : id(),
-            like.name(),
-            like.zone(),
-            random.nextInt(8) == 0 ? 5 : 12,
-            5 + random.nextInt(60),
-            like.mains(),
-            like.efficiencyPercent());
-    return changes ? SetSupplies.between(like, supply) : new PutSupply(supply);
-  }
-
-  private Edit removeSupply(Plan plan) {
-    return new RemoveSupply(one(plan.display().power().supplies()).id());
-  }
-
-  private Edit mains(Plan plan) {
-    MainsCircuit like = one(plan.display().power().mains());
-    boolean changes = random.nextBoolean();
-    MainsCircuit mains =
-        new MainsCircuit(
-            changes ? like.id() : id(),
-            like.name(),
-            like.volts(),
-            10 + random.nextInt(10),
-            random.nextInt(500));
-    return changes ? SetMainsCircuits.between(like, mains) : new PutMainsCircuit(mains);
-  }
-
   private Edit settings(Plan plan) {
     return new SetDisplay(
         Change.stays(),
@@ -525,10 +456,6 @@ public final class RandomEdits {
                 Change.to(1 + random.nextInt(20)),
                 Change.to(1 + random.nextInt(9)),
                 Change.to(25 + random.nextInt(30)))));
-  }
-
-  private Edit removeMains(Plan plan) {
-    return new RemoveMainsCircuit(one(plan.display().power().mains()).id());
   }
 
   private Edit rename(Plan plan) {
@@ -544,24 +471,6 @@ public final class RandomEdits {
             old.connector(),
             random.nextInt(5),
             old.wiring()));
-  }
-
-  private Edit subnet(Plan plan) {
-    Subnet like = one(plan.display().subnets());
-    boolean changes = random.nextBoolean();
-    Subnet subnet =
-        new Subnet(
-            changes ? like.id() : id(),
-            "Subnet " + random.nextInt(100),
-            like.network(),
-            like.prefix(),
-            Optional.empty(),
-            Optional.empty());
-    return changes ? SetSubnets.between(like, subnet) : new PutSubnet(subnet);
-  }
-
-  private Edit removeSubnet(Plan plan) {
-    return new RemoveSubnet(one(plan.display().subnets()).id());
   }
 
   private Edit accept(Plan plan) {

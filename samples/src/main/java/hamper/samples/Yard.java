@@ -47,7 +47,8 @@ public final class Yard {
           new IpAddress("10.0.0.0"),
           16,
           Optional.of(new IpAddress("10.0.200.1")),
-          Optional.of(new IpAddress("10.0.250.254")));
+          Optional.of(new IpAddress("10.0.250.254")),
+          Optional.of(Subnet.Multicast.ASKED));
 
   private static final Supply SUPPLY =
       new Supply(

@@ -29,6 +29,15 @@ class PowerApiTest extends ApiCase {
       "{\"type\":\"SetFeed\",\"piece\":\"pontoon-1\",\"index\":0,\"set\":{\"position\":98,\"fuseAmps\":null}}",
       "{\"type\":\"SetSupplies\",\"supplies\":[\"s\"],\"set\":{\"amps\":6,\"efficiencyPercent\":null}}",
       "{\"type\":\"SetMainsCircuits\",\"mains\":[\"m\"],\"set\":{\"otherWatts\":50}}",
+      "{\"type\":\"SetMainsCircuits\",\"mains\":[\"m\"],\"set\":{\"breaker\":\"C\",\"residualMilliamps\":30}}",
+      "{\"type\":\"PutEnclosure\",\"enclosure\":{\"id\":\"e\",\"name\":\"Post\",\"mains\":\"m\",\"switches\":[8,5]}}",
+      "{\"type\":\"SetEnclosures\",\"enclosures\":[\"e\"],\"set\":{\"zone\":\"boats\"}}",
+      "{\"type\":\"SetControllers\",\"controllers\":[\"k8\"],\"set\":{\"settings\":{\"enclosure\":\"e\"}}}",
+      "{\"type\":\"SetSupplies\",\"supplies\":[\"s\"],\"set\":{\"enclosure\":\"e\",\"leakageMilliamps\":2,\"switchOnAmps\":30}}",
+      "{\"type\":\"PutLink\",\"link\":{\"id\":\"l\",\"name\":\"N9\",\"from\":\"e\",\"to\":\"box-wall\",\"kind\":\"COPPER\",\"metres\":40}}",
+      "{\"type\":\"SetLinks\",\"links\":[\"l\"],\"set\":{\"kind\":\"FIBRE\"}}",
+      "{\"type\":\"SetSubnets\",\"subnets\":[\"air\"],\"set\":{\"multicast\":\"FLOODS\"}}",
+      "{\"type\":\"SetPieces\",\"pieces\":[\"bell-1\"],\"set\":{\"kind\":\"circuit\",\"interlock\":\"bell\",\"shortestOnSeconds\":0.5}}",
       "{\"type\":\"PowerInput\",\"controller\":\"k1\",\"input\":1,\"supply\":\"s\"}",
       "{\"type\":\"SetLegs\",\"pieces\":[\"pontoon-1\"],\"set\":{\"cut\":[\"POSITIVE\"]}}",
       "{\"type\":\"SetLegs\",\"pieces\":[\"pontoon-1\"],\"set\":{\"nullPixels\":1,\"cableMetres\":2.0,\"cableGauge\":\"AWG 14\"}}"
@@ -38,6 +47,7 @@ class PowerApiTest extends ApiCase {
     }
     JsonNode before = whole();
     assertThat(before.get("power").toString()).contains("Small", "Post");
+    assertThat(before.get("network").toString()).contains("N9", "FLOODS", "FIBRE");
     restart();
     assertThat(whole()).isEqualTo(before);
     for (int i = 0; i < edits.length; i++) {
@@ -45,7 +55,7 @@ class PowerApiTest extends ApiCase {
       server.post(path("/undo"), "{\"version\":%d}".formatted(version));
     }
     assertThat(whole().get("power").toString()).doesNotContain("Small", "Post");
-    assertThat(whole().get("findings")).hasSize(14);
+    assertThat(whole().get("findings")).hasSize(15);
   }
 
   @Test

@@ -13,6 +13,8 @@ import java.util.Optional;
  * @param bank where the ports come out at remote boxes
  * @param modelLimit most pixels of three channels the model drives there, where it carries pixels
  * @param universe of a DMX port in use
+ * @param load where it carries pixels
+ * @param dmx where it is a DMX line in use
  * @param power voltages and feeds, where it carries pixels
  */
 public record LaneView(
@@ -25,6 +27,7 @@ public record LaneView(
     Optional<Double> fuseAmps,
     Optional<Integer> universe,
     Optional<LoadView> load,
+    Optional<DmxLoadView> dmx,
     Optional<RunPowerView> power,
     List<LegView> legs) {
   /**

@@ -6,8 +6,10 @@ import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.PoweredInput;
 import hamper.display.Supply;
+import hamper.display.Whereabouts;
 import hamper.facts.Facts;
 import hamper.load.FeedLoad;
+import hamper.load.MainsLoad;
 import hamper.load.SiteLoads;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -24,6 +26,7 @@ import java.util.Optional;
 public record PowerView(
     List<SupplyView> supplies, List<MainsView> mains, List<InputView> inputs, double idleWatts) {
   /**
+   * @param mains the id of the mains circuit that it hangs on, be it from its enclosure
    * @param usualEfficiency whether nobody entered one
    * @param efficiency of what it takes from the mains (percent)
    * @param amps at planned brightness (A)
@@ -34,6 +37,7 @@ public record PowerView(
    */
   public record SupplyView(
       Supply supply,
+      Optional<String> mains,
       int efficiency,
       boolean usualEfficiency,
       double amps,
@@ -46,8 +50,20 @@ public record PowerView(
    * @param watts at planned brightness (W)
    * @param fullWatts at 100 % (W)
    * @param mostWatts that its breaker lets through (W)
+   * @param leakageMilliamps of its supplies to earth (mA)
+   * @param mostLeakage of them beside its residual-current breaker (mA), where it has one
+   * @param switchOnAmps of its supplies in the moment of switching on (A)
+   * @param mostSwitchOn that its breaker lets through for a moment (A), where its kind is known
    */
-  public record MainsView(MainsCircuit mains, double watts, double fullWatts, double mostWatts) {}
+  public record MainsView(
+      MainsCircuit mains,
+      double watts,
+      double fullWatts,
+      double mostWatts,
+      double leakageMilliamps,
+      Optional<Double> mostLeakage,
+      double switchOnAmps,
+      Optional<Double> mostSwitchOn) {}
 
   /**
    * @param supply its id, where it is known
@@ -73,16 +89,17 @@ public record PowerView(
     }
     return new PowerView(
         site.supplies().stream()
-            .map(load -> supply(load, fed.getOrDefault(load.supply().id(), List.of())))
+            .map(load -> supply(plan, load, fed.getOrDefault(load.supply().id(), List.of())))
             .toList(),
         site.mains().stream().map(PowerView::mains).toList(),
         site.inputs().stream().map(load -> input(plan, load)).toList(),
         site.idleWatts());
   }
 
-  private static SupplyView supply(SiteLoads.SupplyLoad load, List<String> inputs) {
+  private static SupplyView supply(Plan plan, SiteLoads.SupplyLoad load, List<String> inputs) {
     return new SupplyView(
         load.supply(),
+        Whereabouts.mains(plan, load.supply()),
         load.supply().efficiencyPercent().orElse(Supply.USUAL_EFFICIENCY),
         load.supply().efficiencyPercent().isEmpty(),
         load.amps(),
@@ -96,8 +113,16 @@ public record PowerView(
     return controller.tag() + " " + input.socket().title();
   }
 
-  private static MainsView mains(SiteLoads.MainsLoad load) {
-    return new MainsView(load.mains(), load.watts(), load.fullWatts(), load.mains().watts());
+  private static MainsView mains(MainsLoad load) {
+    return new MainsView(
+        load.mains(),
+        load.watts(),
+        load.fullWatts(),
+        load.mains().watts(),
+        load.leakageMilliamps(),
+        load.mostLeakage(),
+        load.switchOnAmps(),
+        load.mains().switchOnAmps());
   }
 
   private static InputView input(Plan plan, SiteLoads.InputLoad load) {

@@ -29,10 +29,12 @@ import hamper.display.Wall;
 import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
 import hamper.facts.RunFacts;
+import hamper.load.DmxLine;
 import hamper.load.PortLoad;
 import hamper.load.Traffic;
 import hamper.resolve.ControllerBlock;
 import hamper.resolve.Placement;
+import hamper.resolve.Resolver;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -158,6 +160,7 @@ final class Views {
         group.fuseAmps(),
         Optional.ofNullable(facts.block().dmxUniverses().get(port)),
         run.flatMap(RunFacts::load).map(load -> load(controller, load, run.get().placements())),
+        run.flatMap(one -> dmx(controller, one)),
         run.flatMap(RunFacts::power).map(RunPowerView::of),
         run.map(one -> legs(facts, starts, one)).orElse(List.of()));
   }
@@ -165,16 +168,26 @@ final class Views {
   private LoadView load(Controller controller, PortLoad load, List<Placement> placements) {
     int channels =
         placements.stream().filter(at -> !at.mirror()).mapToInt(Placement::channels).sum();
-    Traffic traffic =
-        controller.sending().fromStorage()
-            ? Traffic.NONE
-            : Traffic.of(
-                controller.protocol(),
-                channels,
-                controller.settings().universeSize(),
-                controller.sending().fullUniverses(),
-                plan.display().settings().framesPerSecond());
+    Traffic traffic = traffic(controller, channels, controller.settings().universeSize());
     return LoadView.of(load, traffic, plan.modelOf(controller).wifi());
+  }
+
+  private Optional<DmxLoadView> dmx(Controller controller, RunFacts run) {
+    Traffic traffic = traffic(controller, Resolver.DMX_SLOTS, Resolver.DMX_SLOTS);
+    return DmxLine.of(run.run(), plan.display().settings().framesPerSecond())
+        .map(line -> DmxLoadView.of(line, traffic, plan.modelOf(controller).wifi()));
+  }
+
+  /** Of channels of a controller, were they sent alone. */
+  private Traffic traffic(Controller controller, int channels, int universeSize) {
+    return controller.sending().fromStorage()
+        ? Traffic.NONE
+        : Traffic.of(
+            controller.protocol(),
+            channels,
+            universeSize,
+            controller.sending().fullUniverses(),
+            plan.display().settings().framesPerSecond());
   }
 
   private static LaneView.BankView bank(

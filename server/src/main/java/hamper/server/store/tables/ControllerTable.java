@@ -44,6 +44,7 @@ final class ControllerTable {
               "brightness",
               "source_id",
               "zone_id",
+              "enclosure_id",
               "note",
               "inputs_by_hand",
               "from_storage",
@@ -80,6 +81,7 @@ final class ControllerTable {
               settings.brightness(),
               settings.source(),
               settings.zone(),
+              settings.enclosure(),
               settings.note(),
               controller.inputs().isPresent(),
               controller.sending().fromStorage(),
@@ -120,6 +122,7 @@ final class ControllerTable {
             row.number("brightness"),
             row.text("source_id"),
             row.text("zone_id"),
+            row.text("enclosure_id"),
             row.string("note")),
         row.bool("inputs_by_hand")
             ? Optional.of(parts.inputs().getOrDefault(controllerId, List.of()))

@@ -73,6 +73,8 @@ public final class DisplayReader {
         list(PropTable.TABLE, row -> PropTable.read(row, pieces)),
         list(ControllerTable.TABLE, row -> ControllerTable.read(row, belongings)),
         power,
+        list(EnclosureTable.TABLE, EnclosureTable::read),
+        list(LinkTable.TABLE, LinkTable::read),
         list(AcceptedTable.TABLE, AcceptedTable::read));
   }
 

@@ -11,6 +11,8 @@ final class DisplayTables {
           SubnetTable.TABLE,
           ZoneTable.TABLE,
           MainsTable.TABLE,
+          EnclosureTable.TABLE,
+          LinkTable.TABLE,
           SupplyTable.TABLE,
           PropTable.TABLE,
           PieceTable.TABLE,

@@ -1,5 +1,6 @@
 package hamper.server.store.tables;
 
+import hamper.display.Breaker;
 import hamper.display.MainsCircuit;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -11,7 +12,15 @@ final class MainsTable {
       new Table(
           "mains_circuit",
           1,
-          List.of("id", "place", "name", "volts", "amps", "other_watts"),
+          List.of(
+              "id",
+              "place",
+              "name",
+              "volts",
+              "amps",
+              "other_watts",
+              "breaker",
+              "residual_milliamps"),
           MainsTable::rows);
 
   private MainsTable() {}
@@ -20,7 +29,15 @@ final class MainsTable {
     List<Object[]> rows = new ArrayList<>();
     for (MainsCircuit one : parts.display().power().mains()) {
       rows.add(
-          Table.row(one.id(), rows.size(), one.name(), one.volts(), one.amps(), one.otherWatts()));
+          Table.row(
+              one.id(),
+              rows.size(),
+              one.name(),
+              one.volts(),
+              one.amps(),
+              one.otherWatts(),
+              one.breaker().map(Enum::name),
+              one.residualMilliamps()));
     }
     return rows;
   }
@@ -31,6 +48,8 @@ final class MainsTable {
         row.string("name"),
         row.real("volts"),
         row.real("amps"),
-        row.real("other_watts"));
+        row.real("other_watts"),
+        row.text("breaker").map(Breaker::valueOf),
+        row.decimal("residual_milliamps"));
   }
 }

@@ -12,7 +12,8 @@ final class SubnetTable {
       new Table(
           "subnet",
           1,
-          List.of("id", "place", "name", "network", "prefix", "dhcp_first", "dhcp_last"),
+          List.of(
+              "id", "place", "name", "network", "prefix", "dhcp_first", "dhcp_last", "multicast"),
           SubnetTable::rows);
 
   private SubnetTable() {}
@@ -28,7 +29,8 @@ final class SubnetTable {
               subnet.network().text(),
               subnet.prefix(),
               subnet.dhcpFirst().map(IpAddress::text),
-              subnet.dhcpLast().map(IpAddress::text)));
+              subnet.dhcpLast().map(IpAddress::text),
+              subnet.multicast().map(Enum::name)));
     }
     return rows;
   }
@@ -40,6 +42,7 @@ final class SubnetTable {
         new IpAddress(row.string("network")),
         row.integer("prefix"),
         row.text("dhcp_first").map(IpAddress::new),
-        row.text("dhcp_last").map(IpAddress::new));
+        row.text("dhcp_last").map(IpAddress::new),
+        row.text("multicast").map(Subnet.Multicast::valueOf));
   }
 }

@@ -12,7 +12,17 @@ final class SupplyTable {
           "supply",
           1,
           List.of(
-              "id", "place", "name", "zone_id", "volts", "amps", "mains_id", "efficiency_percent"),
+              "id",
+              "place",
+              "name",
+              "zone_id",
+              "volts",
+              "amps",
+              "mains_id",
+              "efficiency_percent",
+              "enclosure_id",
+              "leakage_milliamps",
+              "switch_on_amps"),
           SupplyTable::rows);
 
   private SupplyTable() {}
@@ -29,7 +39,10 @@ final class SupplyTable {
               one.volts(),
               one.amps(),
               one.mains(),
-              one.efficiencyPercent()));
+              one.efficiencyPercent(),
+              one.enclosure(),
+              one.leakageMilliamps(),
+              one.switchOnAmps()));
     }
     return rows;
   }
@@ -42,6 +55,9 @@ final class SupplyTable {
         row.real("volts"),
         row.real("amps"),
         row.text("mains_id"),
-        row.number("efficiency_percent"));
+        row.number("efficiency_percent"),
+        row.text("enclosure_id"),
+        row.decimal("leakage_milliamps"),
+        row.decimal("switch_on_amps"));
   }
 }
