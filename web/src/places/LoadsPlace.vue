@@ -26,9 +26,11 @@ const tried = computed(
   () => new Map(brightness.preview.value?.lanes.map((lane) => [portKey(lane.port), lane])),
 )
 const power = computed(() => brightness.preview.value?.power ?? display.view!.power)
-const ports = computed(() => display.lanes.filter((lane) => lane.load))
+const ports = computed(() => display.lanes.filter((lane) => lane.load ?? lane.dmx))
 const totals = computed(() => {
-  const lanes = ports.value.map((lane) => tried.value.get(portKey(lane.port)) ?? lane)
+  const lanes = ports.value
+    .filter((lane) => lane.load)
+    .map((lane) => tried.value.get(portKey(lane.port)) ?? lane)
   return {
     planned: lanes.reduce((sum, lane) => sum + lane.load!.amps, 0),
     full: lanes.reduce((sum, lane) => sum + lane.load!.fullAmps, 0),
@@ -129,7 +131,8 @@ onMounted(() => {
     </div>
     <PowerBoard v-if="loads.view === 'power'" :power="power" />
     <p v-else-if="ports.length === 0" class="quiet none">
-      No port carries pixels yet. Hang strings on ports in Patch; their loads stand here then.
+      No port carries anything yet. Hang strings and fixtures on ports in Patch; their loads stand
+      here then.
     </p>
     <div v-else class="table">
       <LoadTable ref="table" :filter="filter" :tried="tried" />

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { mdiPlus } from '@mdi/js'
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { api } from '../api/client'
 import { said } from '../api/said'
 import type { Edit, HandoverView, MachineAdapter, Occupant, Subnet } from '../api/types'
 import FilterField from '../parts/FilterField.vue'
+import InPlaceChoice from '../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
 import InPlaceText from '../parts/InPlaceText.vue'
 import { matches } from '../parts/matches'
@@ -14,10 +15,14 @@ import { useDisplay } from '../state/display'
 import { freshId } from '../state/freshId'
 import { latestOf } from '../state/latest'
 import SendListTable from './handover/SendListTable.vue'
+import EnclosureTree from './network/EnclosureTree.vue'
 import FlowLines from './network/FlowLines.vue'
 import { addressEdit } from './network/giveAddress'
 import { DOTTED, nextFree } from './network/ip'
 import SubnetLine from './network/SubnetLine.vue'
+
+/** A subnet, an enclosure or a link that a finding or the finder leads to. */
+const props = defineProps<{ part?: string }>()
 
 const display = useDisplay()
 const page = ref<HTMLElement>()
@@ -124,6 +129,33 @@ function setDhcp(subnet: Subnet, text: string) {
   const [dhcpFirst, dhcpLast] = text.split(/\s*[–-]\s*/)
   put(subnet, text ? { dhcpFirst, dhcpLast } : { dhcpFirst: undefined, dhcpLast: undefined })
 }
+const MULTICAST = [
+  { value: 'FLOODS', title: 'no snooping' },
+  { value: 'UNASKED', title: 'snooping, no querier' },
+  { value: 'ASKED', title: 'snooping and a querier' },
+]
+const addEnclosure = () =>
+  void display.edit(() => {
+    const taken = network.value.enclosures.map(({ enclosure }) => enclosure)
+    const name = `Box ${taken.length + 1}`
+    const id = freshId(
+      'box',
+      taken.map((one) => one.id),
+    )
+    return { type: 'PutEnclosure', enclosure: { id, name, switches: [] } }
+  })
+watch(
+  () => props.part,
+  async (id) => {
+    await nextTick()
+    const part = id && page.value?.querySelector(`[data-part="${CSS.escape(id)}"]`)
+    if (part) {
+      part.scrollIntoView({ block: 'center' })
+      part.querySelector<HTMLElement>('input')?.focus()
+    }
+  },
+  { immediate: true, flush: 'post' },
+)
 const RANGE = /^\d{1,3}(\.\d{1,3}){3}\s*[–-]\s*\d{1,3}(\.\d{1,3}){3}$/
 
 const own = ref<MachineAdapter[]>([])
@@ -166,7 +198,13 @@ const sources = computed(() => {
       No subnet yet. Add the one that the show runs on, with its DHCP range; then every controller
       gets an address on it.
     </p>
-    <section v-for="line in network.lines" :key="line.subnet.id" class="subnet" data-test="subnet">
+    <section
+      v-for="line in network.lines"
+      :key="line.subnet.id"
+      class="subnet"
+      data-test="subnet"
+      :data-part="line.subnet.id"
+    >
       <div class="title">
         <h2>
           <InPlaceText
@@ -203,6 +241,16 @@ const sources = computed(() => {
             @change="(v) => setDhcp(line.subnet, v)"
           />
         </span>
+        <span>
+          multicast:
+          <InPlaceChoice
+            :value="line.subnet.multicast"
+            label="What the switches do with multicast"
+            :choices="MULTICAST"
+            none="nobody looked"
+            @change="(v) => put(line.subnet, { multicast: v as Subnet['multicast'] })"
+          />
+        </span>
         <span class="quiet">
           {{ line.occupants.length }} devices<template v-if="line.free[0]"
             >, next free <b class="mono">{{ line.free[0] }}</b></template
@@ -224,6 +272,18 @@ const sources = computed(() => {
         @step="step"
         @point="(controller) => (lit = controller)"
       />
+    </section>
+
+    <section aria-label="Enclosures and links">
+      <div class="title">
+        <h2>Enclosures and the cables between them</h2>
+        <v-btn size="small" data-test="add-enclosure" @click="addEnclosure">Add an enclosure</v-btn>
+      </div>
+      <p v-if="network.enclosures.length === 0" class="quiet">
+        No enclosure yet. An enclosure holds controllers, supplies and switches that are built and
+        carried together; links are the network cables between them.
+      </p>
+      <EnclosureTree v-else />
     </section>
 
     <section aria-label="Devices">

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { said } from '../api/said'
 import type { Piece, PieceChange, PieceView, SectionView } from '../api/types'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
+import InPlaceText from '../parts/InPlaceText.vue'
 import { useDisplay } from '../state/display'
 import SlotLine from './SlotLine.vue'
 import StringStrip from './StringStrip.vue'
@@ -21,6 +22,7 @@ const props = defineProps<{
 
 const display = useDisplay()
 const piece = computed(() => props.view.piece)
+type Circuit = Extract<Piece, { threshold: number }>
 type Slotted = Extract<Piece, { slot: number }>
 
 function set(changes: Partial<Piece>) {
@@ -37,6 +39,15 @@ const line = computed<Slotted[]>(() => {
   return lane
     ? lane.legs.map((leg) => display.pieces.get(leg.piece)!.piece as Slotted)
     : [piece.value as Slotted]
+})
+/** Circuits that must never be on with it. */
+const partners = computed(() => {
+  const one = piece.value
+  const group = one.kind === 'circuit' ? one.interlock : undefined
+  return [...display.pieces.values()]
+    .filter(({ piece: other }) => other.kind === 'circuit' && other.id !== one.id)
+    .filter(({ piece: other }) => group && (other as Circuit).interlock === group)
+    .map((view) => view.title)
 })
 const where = computed(() => {
   const one = props.at?.[0]
@@ -75,7 +86,43 @@ const where = computed(() => {
       >
         {{ piece.safeOn ? 'on' : 'off' }}
       </button>
-      when no levels come
+      when no levels come; on for
+      <InPlaceNumber
+        :value="piece.shortestOnSeconds"
+        none="any time"
+        label="Shortest time on, seconds"
+        :least="0.01"
+        :most="86400"
+        :step="0.01"
+        @change="(v) => set({ shortestOnSeconds: v })"
+      />
+      up to
+      <InPlaceNumber
+        :value="piece.longestOnSeconds"
+        none="any time"
+        label="Longest time on, seconds"
+        :least="0.01"
+        :most="86400"
+        :step="0.01"
+        @change="(v) => set({ longestOnSeconds: v })"
+      />
+      s, off for
+      <InPlaceNumber
+        :value="piece.shortestOffSeconds"
+        none="any time"
+        label="Shortest time off, seconds"
+        :least="0.01"
+        :most="86400"
+        :step="0.01"
+        @change="(v) => set({ shortestOffSeconds: v })"
+      />
+      s; interlock
+      <InPlaceText
+        :value="piece.interlock ?? ''"
+        none="none"
+        label="Interlock: of circuits with the same name never two may be on together"
+        @change="(v) => set({ interlock: v || undefined })"
+      /><template v-if="partners.length">, never on with {{ partners.join(', ') }}</template>
     </p>
     <template v-else-if="piece.kind === 'fixture' || piece.kind === 'decoder'">
       <p>

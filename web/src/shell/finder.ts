@@ -14,6 +14,8 @@ export interface Found {
   patch?: { piece: string; lane: LaneView }
 }
 
+type Part = NonNullable<Subject['part']>
+
 const MOST = 12
 
 function laneSubject(lane: LaneView): Subject {
@@ -98,9 +100,22 @@ function elsewhere(display: DisplayView, wanted: string): Found[] {
         key: `subnet-${subnet.id}`,
         title: subnet.name,
         detail: `${subnet.network}/${subnet.prefix}`,
-        to: { name: 'network' },
+        to: { name: 'network', params: { part: subnet.id } },
       }),
     )
+  const parts: [Part['kind'], string, { id: string; name: string }[]][] = [
+    ['ENCLOSURE', 'enclosure', display.network.enclosures.map((view) => view.enclosure)],
+    ['LINK', 'link', display.network.links],
+    ['SUPPLY', 'supply', display.power.supplies.map((view) => view.supply)],
+    ['MAINS', 'mains circuit', display.power.mains.map((view) => view.mains)],
+  ]
+  parts.forEach(([kind, detail, all]) =>
+    all
+      .filter(({ name }) => has(name))
+      .forEach(({ id, name }) =>
+        found.push({ key: `${kind}-${id}`, title: name, detail, subject: { part: { kind, id } } }),
+      ),
+  )
   display.props
     .filter((view) => has(view.prop.name))
     .forEach((view) =>

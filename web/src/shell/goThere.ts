@@ -14,15 +14,19 @@ export function useGoThere() {
   /** Feeds, fuses and supplies are settled where their loads are seen. */
   async function toLoads(subject: Subject) {
     const port = subject.port ?? (subject.piece && display.legs.get(subject.piece)?.lane.port)
-    loads.reveal = subject.supply ?? subject.mains
+    loads.reveal = subject.part?.id
     loads.view = port ? 'runs' : 'power'
     loads.open = port ? portKey(port) : undefined
     await router.push({ name: 'loads' })
   }
 
   return async (subject: Subject, area?: Finding['area']) => {
-    if (area === 'POWER') {
+    if (area === 'POWER' || ['SUPPLY', 'MAINS'].includes(subject.part?.kind ?? '')) {
       return toLoads(subject)
+    }
+    if (subject.part) {
+      await router.push({ name: 'network', params: { part: subject.part.id } })
+      return
     }
     const piece = subject.piece
     const view = subject.controller && display.controllerOf(subject.controller)

@@ -11,7 +11,7 @@ import {
 /** The places, in the order of the work; `opens` names what of a place an address can open. */
 export const places = [
   { name: 'overview', title: 'Overview', icon: mdiViewDashboardOutline },
-  { name: 'network', title: 'Network', icon: mdiLan },
+  { name: 'network', title: 'Network', icon: mdiLan, opens: 'part' },
   {
     name: 'controllers',
     title: 'Controllers',

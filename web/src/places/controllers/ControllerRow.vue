@@ -67,6 +67,12 @@ const hosts = computed(() =>
 const zones = computed(() =>
   display.view!.zones.map(({ id, name }) => ({ value: id, title: name })),
 )
+const enclosures = computed(() =>
+  display.view!.network.enclosures.map(({ enclosure: { id, name } }) => ({
+    value: id,
+    title: name,
+  })),
+)
 /** Such as "2 × 30 A": each input on its own. */
 const power = computed(() => {
   const ratings = props.model?.model.powerInputs.map((input) => `${input.amps} A`) ?? []
@@ -242,8 +248,15 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
           :label="`Zone of ${controller.tag}`"
           :choices="zones"
           none="no zone"
-          @change="(zone) => set({ zone })"
-      /></span>
+          @change="(zone) => set({ zone })" /><template v-if="enclosures.length"
+          >,
+          <InPlaceChoice
+            :value="settings.enclosure"
+            :label="`Enclosure of ${controller.tag}`"
+            :choices="enclosures"
+            none="no enclosure"
+            @change="(enclosure) => set({ enclosure })" /></template
+      ></span>
       <span v-if="power" class="quiet" title="Power inputs">{{ power }}</span>
       <span class="note"
         ><InPlaceText

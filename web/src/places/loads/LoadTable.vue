@@ -18,7 +18,7 @@ const upward = ref(false)
 
 const ports = computed(() =>
   display.lanes
-    .filter((lane) => lane.load)
+    .filter((lane) => lane.load ?? lane.dmx)
     .map((now, place) => {
       const key = portKey(now.port)
       const lane = props.tried.get(key) ?? now
@@ -65,10 +65,12 @@ function toggle(key: string) {
       <tr
         :class="{ tried: tried.has(port.key), open: loads.open === port.key }"
         :data-port="port.lane.written"
-        @click="toggle(port.key)"
+        @click="port.lane.load && toggle(port.key)"
       >
         <td>
+          <span v-if="port.lane.dmx" class="mono">{{ port.lane.written }}</span>
           <button
+            v-else
             type="button"
             class="port mono"
             :aria-expanded="loads.open === port.key"
@@ -85,6 +87,7 @@ function toggle(key: string) {
           :style="{ background: heat(port.cells[column.key as 'pixels'].share) }"
         >
           <LoadMeter
+            v-if="port.cells[column.key as 'pixels'].text"
             :text="port.cells[column.key as 'pixels'].text"
             :share="port.cells[column.key as 'pixels'].share"
             :label="port.cells[column.key as 'pixels'].told"
@@ -92,7 +95,7 @@ function toggle(key: string) {
         </td>
         <td class="what">{{ port.what }}</td>
       </tr>
-      <tr v-if="loads.open === port.key">
+      <tr v-if="loads.open === port.key && port.now.load">
         <td :colspan="COLUMNS.length + 1" class="opened"><RunPanel :lane="port.now" /></td>
       </tr>
     </tbody>

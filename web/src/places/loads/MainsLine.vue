@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { said } from '../../api/said'
 import type { MainsCircuit, MainsView } from '../../api/types'
+import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
 import { useDisplay } from '../../state/display'
@@ -10,6 +11,8 @@ import LoadBar from './LoadBar.vue'
 const props = defineProps<{ view: MainsView }>()
 
 const display = useDisplay()
+const KINDS = ['B', 'C', 'D'].map((value) => ({ value, title: `kind ${value}` }))
+const told = (milliamps: number) => String(Number(milliamps.toFixed(1)))
 function set(changes: Partial<MainsCircuit>) {
   void display.edit({ type: 'SetMainsCircuits', mains: [props.view.mains.id], set: said(changes) })
 }
@@ -32,7 +35,15 @@ function set(changes: Partial<MainsCircuit>) {
           :step="0.1"
           @change="(v) => set({ amps: v! })"
         />
-        A at
+        A
+        <InPlaceChoice
+          :value="view.mains.breaker"
+          label="Kind of the breaker"
+          :choices="KINDS"
+          none="of any kind"
+          @change="(v) => set({ breaker: v as MainsCircuit['breaker'] })"
+        />
+        at
         <InPlaceNumber
           :value="view.mains.volts"
           label="Mains voltage"
@@ -50,10 +61,46 @@ function set(changes: Partial<MainsCircuit>) {
           :step="0.1"
           @change="(v) => set({ otherWatts: v! })"
         />
-        W of other things
+        W of other things, residual-current breaker
+        <InPlaceNumber
+          :value="view.mains.residualMilliamps"
+          none="none"
+          label="Rating of its residual-current breaker, milliamperes"
+          :least="1"
+          :most="1000"
+          :step="0.1"
+          @change="(v) => set({ residualMilliamps: v })"
+        /><template v-if="view.mains.residualMilliamps !== undefined"> mA</template>
       </span>
     </h2>
-    <LoadBar :now="view.watts" :full="view.fullWatts" :most="view.mostWatts" unit="W" />
+    <div>
+      <LoadBar :now="view.watts" :full="view.fullWatts" :most="view.mostWatts" unit="W" />
+      <p class="more quiet">
+        <span
+          :class="{
+            over: view.mostLeakage !== undefined && view.leakageMilliamps > view.mostLeakage,
+          }"
+          title="To earth, 1 mA a supply unless it says else; planned up to 30 % of the residual-current breaker"
+          >leaks {{ told(view.leakageMilliamps)
+          }}<template v-if="view.mostLeakage !== undefined">
+            of {{ told(view.mostLeakage) }}</template
+          >
+          mA</span
+        >
+        ·
+        <span
+          :class="{
+            over: view.mostSwitchOn !== undefined && view.switchOnAmps > view.mostSwitchOn,
+          }"
+          title="All supplies in the moment of switching on, 10 times what they take at their rating unless they say else"
+          >switches on {{ view.switchOnAmps.toFixed(0)
+          }}<template v-if="view.mostSwitchOn !== undefined">
+            of {{ view.mostSwitchOn.toFixed(0) }}</template
+          >
+          A</span
+        >
+      </p>
+    </div>
     <v-btn
       size="small"
       :aria-label="`Remove ${view.mains.name}`"
@@ -69,6 +116,12 @@ function set(changes: Partial<MainsCircuit>) {
   grid-template-columns: minmax(360px, 1fr) minmax(320px, 1fr) 84px;
   gap: 16px;
   align-items: center;
+}
+.more {
+  font-size: 12px;
+}
+.more .over {
+  color: rgb(var(--v-theme-error));
 }
 .values {
   font-size: 13px;

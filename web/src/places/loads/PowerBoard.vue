@@ -21,7 +21,7 @@ interface Group {
   supplies: SupplyView[]
 }
 const groups = computed<Group[]>(() => {
-  const on = (id?: string) => props.power.supplies.filter((one) => one.supply.mains === id)
+  const on = (id?: string) => props.power.supplies.filter((one) => one.mains === id)
   const loose = on(undefined)
   return [
     ...props.power.mains.map((mains) => ({ mains, supplies: on(mains.mains.id) })),

@@ -22,6 +22,10 @@ const runs = computed(() =>
     written: display.laneByPort.get(portKey(port))?.written ?? '',
   })),
 )
+/** What its enclosure hangs on, where it says nothing itself. */
+const fromEnclosure = computed(
+  () => !supply.value.mains && props.mains.find((one) => one.id === props.view.mains)?.name,
+)
 function set(changes: Partial<Supply>) {
   void display.edit({ type: 'SetSupplies', supplies: [supply.value.id], set: said(changes) })
 }
@@ -68,6 +72,18 @@ function show(key: string) {
         />
         % in
         <InPlaceChoice
+          :value="supply.enclosure"
+          label="Enclosure that the supply is in"
+          :choices="
+            display.view!.network.enclosures.map(({ enclosure }) => ({
+              value: enclosure.id,
+              title: enclosure.name,
+            }))
+          "
+          none="no enclosure"
+          @change="(v) => set({ enclosure: v })"
+        />,
+        <InPlaceChoice
           :value="supply.zone"
           label="Zone where the supply stands"
           :choices="display.view!.zones.map((zone) => ({ value: zone.id, title: zone.name }))"
@@ -79,9 +95,29 @@ function show(key: string) {
           :value="supply.mains"
           label="Mains circuit of the supply"
           :choices="mains.map((one) => ({ value: one.id, title: one.name }))"
-          none="no mains circuit"
+          :none="fromEnclosure ? `${fromEnclosure} †` : 'no mains circuit'"
           @change="(v) => set({ mains: v })"
+        />; leaks
+        <InPlaceNumber
+          :value="supply.leakageMilliamps"
+          none="1 †"
+          label="Leakage to earth, milliamperes; left out: 1, a rule of thumb"
+          :least="0"
+          :most="1000"
+          :step="0.1"
+          @change="(v) => set({ leakageMilliamps: v })"
         />
+        mA, switches on
+        <InPlaceNumber
+          :value="supply.switchOnAmps"
+          none="10 × †"
+          label="Mains current in the moment of switching on, amperes; left out: 10 times that at its rating, a rule of thumb"
+          :least="0"
+          :most="10000"
+          :step="0.1"
+          @change="(v) => set({ switchOnAmps: v })"
+        />
+        A
       </span>
     </div>
     <LoadBar :now="view.amps" :full="view.fullAmps" :most="supply.amps" unit="A" />

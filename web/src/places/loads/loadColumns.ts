@@ -5,7 +5,11 @@ export type Column = 'port' | 'pixels' | 'frame' | 'traffic' | 'amps' | 'full' |
 
 export const COLUMNS: { key: Column; title: string; means: string }[] = [
   { key: 'port', title: 'Port', means: 'in list order' },
-  { key: 'pixels', title: 'Pixels of limit', means: 'null pixels included' },
+  {
+    key: 'pixels',
+    title: 'Filled',
+    means: 'pixels, null pixels included, or DMX slots, of what the port takes',
+  },
   { key: 'frame', title: 'Frame rate', means: 'and how much of the show’s frame it takes' },
   { key: 'traffic', title: 'Traffic', means: 'of its channels, were they sent alone, of the link' },
   {
@@ -61,10 +65,53 @@ function fuse(lane: LaneView, amps: (feed: FeedView) => number, when: string): C
 
 /** Every column of a port. */
 export function cellsOf(lane: LaneView): Record<Exclude<Column, 'port'>, Cell> {
+  return lane.dmx ? ofDmx(lane.dmx) : ofPixels(lane)
+}
+
+const NO_POWER: Cell = { text: '', share: 0, told: 'No power comes from a DMX line' }
+
+function ofDmx(line: NonNullable<LaneView['dmx']>): Record<Exclude<Column, 'port'>, Cell> {
+  return {
+    pixels: {
+      text: `${line.lastSlot} / ${line.most} slots`,
+      share: line.lastSlot / line.most,
+      told: `The last slot in use; ${line.slots} are sent`,
+    },
+    frame: frame(line),
+    traffic: traffic(line),
+    amps: NO_POWER,
+    full: NO_POWER,
+    volts: NO_POWER,
+  }
+}
+
+function frame(load: { framesPerSecond: number; frameShare: number }): Cell {
+  return {
+    text: `${Math.floor(load.framesPerSecond)} fps`,
+    share: load.frameShare,
+    told: `${Math.round(load.frameShare * 100)} % of a frame`,
+  }
+}
+
+function traffic(load: {
+  packetsPerSecond: number
+  megabitsPerSecond: number
+  mostMegabits: number
+}): Cell {
+  const share = load.megabitsPerSecond / load.mostMegabits
+  return {
+    text: load.packetsPerSecond ? `${load.megabitsPerSecond.toFixed(2)} Mbit/s` : 'storage',
+    share,
+    told: load.packetsPerSecond
+      ? `${Math.round(load.packetsPerSecond)} packets/s; ${spare(share)} of ${load.mostMegabits} Mbit/s planned on the link`
+      : 'Plays from its own storage',
+  }
+}
+
+function ofPixels(lane: LaneView): Record<Exclude<Column, 'port'>, Cell> {
   const load = lane.load!
   const volts = lane.power?.volts
   const places = load.pixels + load.nullPixels
-  const traffic = load.megabitsPerSecond / load.mostMegabits
   const sag = volts
     ? (volts.suppliedVolts - volts.volts) / (volts.suppliedVolts - volts.leastVolts)
     : 0
@@ -74,18 +121,8 @@ export function cellsOf(lane: LaneView): Record<Exclude<Column, 'port'>, Cell> {
       share: places / load.limit,
       told: `Limit by the ${load.limitBy === 'FRAME' ? 'frame' : 'model'}: ${spare(places / load.limit)}`,
     },
-    frame: {
-      text: `${Math.floor(load.framesPerSecond)} fps`,
-      share: load.frameShare,
-      told: `${Math.round(load.frameShare * 100)} % of a frame`,
-    },
-    traffic: {
-      text: load.packetsPerSecond ? `${load.megabitsPerSecond.toFixed(2)} Mbit/s` : 'storage',
-      share: traffic,
-      told: load.packetsPerSecond
-        ? `${Math.round(load.packetsPerSecond)} packets/s; ${spare(traffic)} of ${load.mostMegabits} Mbit/s planned on the link`
-        : 'Plays from its own storage',
-    },
+    frame: frame(load),
+    traffic: traffic(load),
     amps: fuse(lane, (feed) => feed.amps, 'Planned brightness, all white'),
     full: fuse(lane, (feed) => feed.fullAmps, 'At 100 %, all white'),
     volts: {

@@ -141,7 +141,7 @@ class LoadsTest extends DemoCase {
     page.getByTestId("plan-feeds").click();
     Locator trial = page.getByTestId("trial");
     assertThat(trial).containsText("Add 2 feeds to 1 run");
-    assertThat(trial).containsText("clears 2 findings");
+    assertThat(trial).containsText("clears 3 findings");
     window.acknowledged(() -> trial.getByTestId("apply").click());
     assertThat(port("K8-2")).not().containsText("7.70 V");
     assertThat(page.getByTestId("findings-pill")).containsText("2 faults");
@@ -181,7 +181,7 @@ class LoadsTest extends DemoCase {
           amps.press("Enter");
         });
     assertThat(wall).containsText("23.5 / 25 A");
-    assertThat(page.getByTestId("findings-pill")).containsText("12 risks");
+    assertThat(page.getByTestId("findings-pill")).containsText("13 risks");
     window.undo();
 
     window.acknowledged(() -> page.getByTestId("add-mains").click());

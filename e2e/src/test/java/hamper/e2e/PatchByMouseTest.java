@@ -64,7 +64,7 @@ class PatchByMouseTest {
       Seen one = look(window);
       assertThat(one.wire()).containsExactly(RED);
       assertThat(one.starts()).containsExactly("13:103");
-      assertThat(one.findings()).isEqualTo("4 faults · 11 risks · 1 hint");
+      assertThat(one.findings()).isEqualTo("4 faults · 13 risks · 1 hint");
       assertThat(one.sheet()).contains("12 13:103 Red dinghy 88");
 
       window.reveal(TWELVE, window.lane(LANE));
@@ -73,7 +73,7 @@ class PatchByMouseTest {
       assertThat(two.wire()).containsExactly(RED, BLUE);
       assertThat(two.starts()).containsExactly("13:103", "13:367");
       assertThat(two.onRuler()).isEqualTo(2);
-      assertThat(two.findings()).isEqualTo("4 faults · 11 risks · 1 hint");
+      assertThat(two.findings()).isEqualTo("4 faults · 13 risks · 1 hint");
 
       window.reveal(TWELVE, window.lane(LANE));
       window.drag(window.leg(BLUE), window.lane(LANE), 10);

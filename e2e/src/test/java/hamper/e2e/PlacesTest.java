@@ -154,6 +154,36 @@ class PlacesTest extends DemoCase {
     window.noErrors();
   }
 
+  @Test
+  void anEnclosureHoldsWhatIsBuiltTogetherAndItsCableIsMeasured() {
+    window.go("Network");
+    String before = window.findings();
+    window.acknowledged(() -> page.getByTestId("add-enclosure").click());
+    Locator box = page.getByTestId("enclosure").last();
+    assertThat(box).containsText("empty");
+    window.acknowledged(
+        () -> box.getByLabel("Put something into Box 6").selectOption("K7 Winch house"));
+    assertThat(box).containsText("K7");
+    window.acknowledged(() -> box.getByLabel("Link Box 6 to").selectOption("Boathouse box"));
+    Locator linked = page.getByTestId("enclosure").filter(hasText("N5"));
+    Locator length = page.getByLabel("Length of N5, metres");
+    length.fill("95");
+    window.acknowledged(() -> length.press("Enter"));
+    assertThat(page.locator("[data-part=link]")).containsText("▲");
+    assertThat(page.getByTestId("findings-pill")).containsText("13 risks");
+    window.acknowledged(() -> page.getByLabel("Kind of N5").selectOption("fibre"));
+    assertThat(page.getByTestId("findings-pill")).hasText(before);
+    window.go("Overview");
+    window.find("N5");
+    assertThat(page.getByLabel("Name of the link to Box 6")).isFocused();
+    for (int i = 0; i < 5; i++) {
+      window.undo();
+    }
+    assertThat(linked).hasCount(0);
+    assertThat(page.getByTestId("enclosure")).hasCount(5);
+    window.noErrors();
+  }
+
   private static Locator.FilterOptions hasText(String text) {
     return new Locator.FilterOptions().setHasText(text);
   }
