@@ -9,8 +9,9 @@ import SaidLine from './shell/SaidLine.vue'
 import TopBar from './shell/TopBar.vue'
 import { useDisplay } from './state/display'
 import { useShell } from './state/shell'
-import { REFUSALS } from './parts/refusals'
+import { REFUSALS, TELL } from './parts/refusals'
 import { useSlow } from './parts/useSlow'
+import { useAddresses } from './shell/addresses'
 import { useUndoKeys } from './shell/undoKeys'
 
 const display = useDisplay()
@@ -27,7 +28,8 @@ provide(
   computed(() => display.problem),
 )
 const slow = useSlow(() => display.busy > 0)
-onMounted(() => display.start())
+onMounted(useAddresses())
+provide(TELL, (text) => (display.said = { text, canUndo: false }))
 </script>
 
 <template>

@@ -19,15 +19,18 @@ const components: Record<PlaceName, Component> = {
   handover: HandoverPlace,
 }
 
+/** Every display, every place in it, and what is opened there has an address of its own. */
 export const router = createRouter({
   history: createWebHashHistory(),
   routes: [
-    { path: '/', redirect: '/overview' },
     ...places.map((place) => ({
-      path: 'opens' in place ? `/${place.name}/:${place.opens}?` : `/${place.name}`,
+      path: `/d/:display/${place.name}${'opens' in place ? `/:${place.opens}?` : ''}`,
       name: place.name,
       component: components[place.name],
       props: 'opens' in place,
     })),
+    // no display is named: the one that was open last is opened, at the place that is named
+    { path: '/:place?', name: 'start', component: { render: () => null } },
+    { path: '/:rest(.*)*', redirect: '/' },
   ],
 })

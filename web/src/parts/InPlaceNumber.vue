@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
-import { onRefusal } from './refusals'
+import { ref } from 'vue'
+import { useTyped } from './useTyped'
 
 /** A number that is edited where it stands. An empty field gives undefined where that is allowed. */
 const props = defineProps<{
@@ -18,58 +18,31 @@ const emit = defineEmits<{
   typing: [value: number | undefined]
 }>()
 
-const text = ref('')
 const field = ref<HTMLInputElement>()
-/** What was asked for last, until it is answered: Enter and then leaving the field ask once. */
-let asked: number | undefined | null = null
-function reset() {
-  asked = null
-  text.value = props.value === undefined ? '' : String(props.value)
-}
-watch(() => props.value, reset, { immediate: true })
-onRefusal(() => asked !== null && reset())
-
-function commit() {
-  const typed = text.value.trim()
-  const number = Number(typed)
-  if (typed === '' && props.none !== undefined) {
-    ask(undefined)
-    return
-  }
-  if (typed === '' || !allowed(number)) {
-    field.value?.setCustomValidity(
-      `${typed || 'Nothing'}: allowed is ${props.least} to ${props.most}`,
-    )
-    field.value?.reportValidity()
-    return
-  }
-  field.value?.setCustomValidity('')
-  ask(number)
-}
-function ask(wanted: number | undefined) {
-  if (wanted !== props.value && wanted !== asked) {
-    asked = wanted
-    emit('change', wanted)
-  }
-}
 function allowed(number: number): boolean {
   const whole = props.step !== undefined || Number.isInteger(number)
   return whole && number >= props.least && number <= props.most
 }
+const typed = useTyped(field, {
+  shown: () => (props.value === undefined ? '' : String(props.value)),
+  label: () => props.label,
+  complaint(text) {
+    if (text === '' ? props.none !== undefined : allowed(Number(text))) {
+      return ''
+    }
+    return `${text || 'Nothing'}: allowed is ${props.least} to ${props.most}`
+  },
+  ask: (text) => emit('change', text === '' ? undefined : Number(text)),
+})
+const { text, cancel, enter } = typed
 function typing() {
-  asked = null
-  field.value?.setCustomValidity('')
+  typed.onInput()
   const number = Number(text.value)
   emit('typing', text.value.trim() && allowed(number) ? number : undefined)
 }
 function leave() {
   emit('typing', undefined)
-  commit()
-}
-function cancel() {
-  reset()
-  field.value?.setCustomValidity('')
-  field.value?.blur()
+  typed.leave()
 }
 </script>
 
@@ -83,10 +56,11 @@ function cancel() {
     :aria-label="label"
     :title="`${label}: ${least} to ${most}`"
     :style="{ width: `${Math.max(2, (text || none || '').length) + 1}ch` }"
-    @keydown.enter.stop.prevent="commit"
+    @keydown.enter.stop.prevent="enter"
     @keydown.esc.stop="cancel"
     @input="typing"
     @blur="leave"
+    @dblclick.stop
   />
 </template>
 

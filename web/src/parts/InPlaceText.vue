@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
-import { onRefusal } from './refusals'
+import { ref } from 'vue'
+import { useTyped } from './useTyped'
 
 /** A text that is edited where it stands: Enter or leaving takes it, Escape gives it back. */
 const props = defineProps<{
@@ -15,43 +15,18 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [value: string] }>()
 
-const text = ref('')
 const field = ref<HTMLInputElement>()
-/** What was asked for last, until it is answered: Enter and then leaving the field ask once. */
-let asked: string | undefined
-function reset() {
-  asked = undefined
-  text.value = props.value
-}
-watch(() => props.value, reset, { immediate: true })
-onRefusal(() => asked !== undefined && reset())
-
-function complaint(typed: string): string {
-  if (typed === '') {
-    return props.none === undefined ? `Nothing: ${props.told ?? 'write a name'}` : ''
-  }
-  return props.pattern && !props.pattern.test(typed) ? `${typed}: ${props.told}` : ''
-}
-function commit() {
-  const typed = text.value.trim()
-  const wrong = complaint(typed)
-  field.value?.setCustomValidity(wrong)
-  if (wrong) {
-    field.value?.reportValidity()
-  } else if (typed !== props.value && typed !== asked) {
-    asked = typed
-    emit('change', typed)
-  }
-}
-function typing() {
-  asked = undefined
-  field.value?.setCustomValidity('')
-}
-function cancel() {
-  reset()
-  field.value?.setCustomValidity('')
-  field.value?.blur()
-}
+const { text, onInput, cancel, enter, leave } = useTyped(field, {
+  shown: () => props.value,
+  label: () => props.label,
+  complaint(typed) {
+    if (typed === '') {
+      return props.none === undefined ? `Nothing: ${props.told ?? 'write a name'}` : ''
+    }
+    return props.pattern && !props.pattern.test(typed) ? `${typed}: ${props.told}` : ''
+  },
+  ask: (typed) => emit('change', typed),
+})
 </script>
 
 <template>
@@ -64,10 +39,11 @@ function cancel() {
     :aria-label="label"
     :title="label"
     :style="{ width: `${Math.max(2, (text || none || '').length) + 0.6}ch` }"
-    @keydown.enter.stop.prevent="commit"
+    @keydown.enter.stop.prevent="enter"
     @keydown.esc.stop="cancel"
-    @input="typing"
-    @blur="commit"
+    @input="onInput"
+    @blur="leave"
+    @dblclick.stop
   />
 </template>
 

@@ -3,6 +3,9 @@ import { inject, watch, type InjectionKey, type Ref } from 'vue'
 /** What went wrong last, if anything; the application provides it. */
 export const REFUSALS: InjectionKey<Ref<unknown>> = Symbol('refusals')
 
+/** Says something in the line at the foot of the window; the application provides it. */
+export const TELL: InjectionKey<(text: string) => void> = Symbol('tell')
+
 /** Does something whenever an edit was refused: what is shown has to be what is. */
 export function onRefusal(then: () => void) {
   const refused = inject(REFUSALS, undefined)

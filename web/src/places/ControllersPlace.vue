@@ -2,7 +2,7 @@
 import { computed, nextTick, ref, watch } from 'vue'
 import { api } from '../api/client'
 import { said } from '../api/said'
-import type { CatalogueView, ModelView } from '../api/types'
+import type { CatalogueView, Edit, ModelView } from '../api/types'
 import FilterField from '../parts/FilterField.vue'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
 import { followPointer } from '../parts/followPointer'
@@ -16,8 +16,10 @@ import { freshId } from '../state/freshId'
 import { latestOf } from '../state/latest'
 import { useTrial } from '../state/trial'
 import CataloguePanel from './controllers/CataloguePanel.vue'
+import ControllerBar from './controllers/ControllerBar.vue'
 import ControllerRow from './controllers/ControllerRow.vue'
 import UniverseStrip from './controllers/UniverseStrip.vue'
+import { range } from '../parts/range'
 
 const props = defineProps<{ controller?: string }>()
 const display = useDisplay()
@@ -103,6 +105,16 @@ function tryExchange(model: ModelView) {
     model: model.model.id,
   })
 }
+/** What would come off is told first; where nothing hangs, it just goes. */
+function remove(id: string) {
+  const edit: Edit = { type: 'RemoveController', controller: id }
+  if (display.controllerOf(id)!.lanes.some((lane) => lane.legs.length)) {
+    asked.value = id
+    void trial.aim(edit)
+  } else {
+    void display.edit(edit)
+  }
+}
 function leave() {
   trial.leave()
   asked.value = undefined
@@ -112,9 +124,32 @@ async function apply() {
   asked.value = undefined
   exchanging.value = undefined
   await trial.apply()
-  if (id) {
+  if (id && display.controllerOf(id)) {
     stand(id)
   }
+}
+
+/** Those that are changed together: Ctrl and Space take one more, Shift all up to it. */
+const chosen = ref<string[]>([])
+const selected = computed(() =>
+  all.value.filter((view) => !view.host && chosen.value.includes(view.controller.id)),
+)
+function choose(event: MouseEvent, id: string) {
+  if (event.shiftKey) {
+    chosen.value = range(
+      shown.value.map((view) => view.controller.id),
+      chosen.value.at(-1) ?? at.value,
+      id,
+    )
+    window.getSelection()?.removeAllRanges()
+  } else if (event.ctrlKey || event.metaKey) {
+    toggle(id)
+  }
+}
+function toggle(id: string) {
+  chosen.value = chosen.value.includes(id)
+    ? chosen.value.filter((one) => one !== id)
+    : [...chosen.value, id]
 }
 
 /** Focuses a row once it is there. */
@@ -142,14 +177,18 @@ function onKey(event: KeyboardEvent, id: string) {
     if (next) {
       stand(next.controller.id)
     }
+  } else if (event.key === ' ') {
+    event.preventDefault()
+    toggle(id)
   } else if (event.key === 'Delete') {
     event.preventDefault()
-    void display.edit({ type: 'RemoveController', controller: id })
+    remove(id)
   } else if (event.key === 'Enter') {
     event.preventDefault()
     exchanging.value = id
   } else if (event.key === 'Escape') {
     exchanging.value = undefined
+    chosen.value = []
     leave()
   }
 }
@@ -254,6 +293,7 @@ function dropBefore(index: number): boolean {
         @point="(id) => (lit = id ?? at)"
         @choose="stand"
       />
+      <ControllerBar v-if="selected.length > 1" :selected="selected" @done="chosen = []" />
       <p class="tried" role="status">
         <template v-if="trial.preview.value && !asked">
           {{ trial.preview.value.label }}: {{ trial.preview.value.moved || 'no address moves' }}
@@ -269,10 +309,14 @@ function dropBefore(index: number): boolean {
           <div
             role="listitem"
             class="row"
-            :class="{ away: dragged?.id === view.controller.id }"
+            :class="{
+              away: dragged?.id === view.controller.id,
+              chosen: chosen.includes(view.controller.id),
+            }"
             tabindex="0"
             :aria-label="`${view.controller.tag} ${view.controller.name}, ${view.modelTitle}`"
             :data-row="view.controller.id"
+            @click="(event) => choose(event, view.controller.id)"
             @focus="((at = view.controller.id), (lit = view.controller.id))"
             @keydown="(event) => onKey(event, view.controller.id)"
           >
@@ -285,6 +329,7 @@ function dropBefore(index: number): boolean {
               @mode="(mode) => tryMode(view.controller.id, mode)"
               @universe="(typed) => tryUniverse(view.controller.id, typed)"
               @exchange="exchanging = view.controller.id"
+              @remove="remove(view.controller.id)"
             />
             <TrialBar
               v-if="asked === view.controller.id"
@@ -338,6 +383,9 @@ function dropBefore(index: number): boolean {
   font-size: 13px;
   color: var(--copper);
   font-weight: 500;
+}
+.row.chosen {
+  box-shadow: inset 4px 0 0 var(--copper);
 }
 .row.away {
   opacity: 0.5;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import { api } from '../api/client'
 import type { FeedPlanView } from '../api/types'
 import FilterField from '../parts/FilterField.vue'
@@ -13,7 +14,11 @@ import PowerBoard from './loads/PowerBoard.vue'
 import WhatIf from './loads/WhatIf.vue'
 
 /** What ports, fuses, supplies and mains circuits carry, and how far voltage reaches. */
+/** The run that the address opens, as on its cable tag; or supplies and mains. */
+const props = defineProps<{ run?: string }>()
+
 const display = useDisplay()
+const router = useRouter()
 const loads = useLoads()
 const brightness = useTrial()
 const planned = useTrial()
@@ -60,7 +65,29 @@ function leave() {
   plan.value = undefined
   planned.leave()
 }
+const POWER = 'supplies'
+function openRun(run?: string) {
+  if (run === POWER) {
+    loads.view = 'power'
+  } else if (run) {
+    const lane = display.lanes.find((one) => one.written === run)
+    loads.view = 'runs'
+    loads.open = lane && portKey(lane.port)
+  }
+}
+watch(() => props.run, openRun)
+watch(
+  () => [loads.view, loads.open],
+  () => {
+    const open = loads.open && display.laneByPort.get(loads.open)?.written
+    const run = loads.view === 'power' ? POWER : (open ?? '')
+    if (run !== (props.run ?? '')) {
+      void router.replace({ name: 'loads', params: { run } })
+    }
+  },
+)
 onMounted(() => {
+  openRun(props.run)
   if (ports.value.length === 0 && display.view!.power.supplies.length > 0) {
     loads.view = 'power'
   }
@@ -118,6 +145,10 @@ onMounted(() => {
         <p v-if="plan.left.length">
           No choice of feeds sets {{ plan.left.join(', ') }} right; lower the brightness there, or
           take thicker wire.
+        </p>
+        <p v-if="plan.supplies.length">
+          It brings along: {{ plan.supplies.join('; ') }}. Their ratings are what the runs want;
+          change them in Supplies and mains.
         </p>
         <TrialBar
           v-if="plan.edit"

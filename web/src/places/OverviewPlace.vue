@@ -4,6 +4,7 @@ import type { ControllerView, Finding } from '../api/types'
 import { counted } from '../parts/words'
 import MiniRibbon from '../ribbon/MiniRibbon.vue'
 import { reachOf } from '../ribbon/geometry'
+import { clusters, isCluster } from '../shell/clusters'
 import { useGoThere } from '../shell/goThere'
 import { cellsOf } from './loads/loadColumns'
 import { useDisplay } from '../state/display'
@@ -16,7 +17,9 @@ const goThere = useGoThere()
 const controllers = computed(() => display.view!.controllers)
 const driving = computed(() => controllers.value.filter((view) => !view.host))
 const most = computed(() => Math.max(100, ...display.lanes.map(reachOf)))
-const faults = computed(() => display.view!.findings.filter((f) => f.severity === 'FAULT'))
+const faults = computed(() =>
+  clusters(display.view!.findings.filter((f) => f.severity === 'FAULT')),
+)
 
 const pixels = computed(() => {
   let all = 0
@@ -127,10 +130,18 @@ function free(view: ControllerView): string {
     <section v-if="faults.length" class="stops" aria-label="What stops you tonight">
       <h2>What stops you tonight</h2>
       <ul>
-        <li v-for="fault in faults.slice(0, 6)" :key="fault.message">
+        <li v-for="one in faults.slice(0, 6)" :key="isCluster(one) ? one.key : one.identity">
           <span aria-hidden="true" class="sign">▲</span>
-          <span>{{ fault.message }}</span>
-          <v-btn size="small" color="primary" @click="goThere(fault.subjects[0])">Go there</v-btn>
+          <template v-if="isCluster(one)">
+            <span>{{ one.title }}: {{ one.findings[0].message }} …</span>
+            <v-btn size="small" color="primary" @click="shell.findingsOpen = true">Show all</v-btn>
+          </template>
+          <template v-else>
+            <span>{{ one.message }}</span>
+            <v-btn size="small" color="primary" @click="goThere(one.subjects[0], one.area)"
+              >Go there</v-btn
+            >
+          </template>
         </li>
       </ul>
       <v-btn v-if="faults.length > 6" size="small" @click="shell.findingsOpen = true">

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { computed, nextTick, reactive, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import type { ControllerView, LaneView, LegView } from '../api/types'
 import AddressRuler from '../ribbon/AddressRuler.vue'
 import { reachOf } from '../ribbon/geometry'
 import { portKey, useDisplay } from '../state/display'
 import { isAcross, usePatching } from '../state/patching'
+import BankHeading from './patch/BankHeading.vue'
 import ControllerHeader from './patch/ControllerHeader.vue'
 import { useDrag } from './patch/drag'
 import { usePatchKeys, type Cell } from './patch/keys'
@@ -32,10 +34,14 @@ const METERS = 284
 /** Room under the glass, by what hangs there. */
 const GLASS = { PIXEL: 274, PANEL: 236, DMX: 140, RELAY: 84, SERIAL: 84 }
 
+/** The piece that the address opens. */
+const props = defineProps<{ piece?: string }>()
+
 const display = useDisplay()
+const router = useRouter()
 const patching = usePatching()
 const scroller = ref<HTMLElement>()
-const folded = reactive(new Set<string>())
+const folded = patching.folded
 const zoom = ref(1)
 const onlyUsed = ref(false)
 
@@ -134,17 +140,18 @@ function activeIn(lane: LaneView): number | undefined {
   return cell.value.lane === key ? Math.min(cell.value.index, lane.legs.length) : undefined
 }
 
-function isAimed(view: ControllerView): boolean {
+function isAimedAt(lane: LaneView): boolean {
+  const target = patching.target
+  return (
+    !!target &&
+    isAcross(target) &&
+    target.from === lane.port.port &&
+    isAimed({ controller: { id: lane.port.controller } })
+  )
+}
+function isAimed(view: { controller: { id: string } }): boolean {
   const target = patching.target
   return !!target && isAcross(target) && target.controller === view.controller.id
-}
-
-/** The cable and the boxes of a bank, as the crew reads them. */
-function chain(lane: LaneView): string {
-  const { boxes, cableMetres } = lane.bank!
-  const letters = Array.from({ length: boxes }, (_, i) => String.fromCharCode(65 + i))
-  const cable = cableMetres > 0 ? `${cableMetres} m of cable` : 'no cable entered'
-  return `${boxes === 1 ? 'box A' : `boxes ${letters.join(' → ')}`}, ${cable}`
 }
 
 function fold(id: string) {
@@ -153,6 +160,22 @@ function fold(id: string) {
   }
 }
 
+/** What a spread over several ports would do, told once, at the pointer. */
+const summed = computed(() => {
+  const { preview, target } = patching
+  if (!preview || !target || !isAcross(target)) {
+    return ''
+  }
+  const titles = preview.found
+    .filter((finding) => finding.severity !== 'HINT')
+    .map((finding) => finding.title)
+  const told = [...new Set(titles)].map((title) => {
+    const count = titles.filter((one) => one === title).length
+    return `▲ ${title}${count > 1 ? ` (${count} times)` : ''}`
+  })
+  return [preview.moved, ...told].filter(Boolean).join(' — ')
+})
+
 /** With pieces in hand, the keyboard goes to the lanes. */
 function toLanes() {
   const lane = shownLanes.value.find((one) => one.legs.length === 0) ?? shownLanes.value[0]
@@ -160,6 +183,25 @@ function toLanes() {
     void go({ lane: portKey(lane.port), index: lane.legs.length })
   }
 }
+
+function openGlass(piece?: string) {
+  if (piece && piece !== patching.glass && display.legs.has(piece)) {
+    patching.select(piece)
+    patching.glass = piece
+    patching.reveal = `piece:${piece}`
+  }
+}
+onMounted(() => openGlass(props.piece))
+watch(() => props.piece, openGlass)
+watch(
+  () => patching.glass,
+  (piece) => {
+    if ((piece ?? '') !== (props.piece ?? '')) {
+      void router.replace({ name: 'patch', params: { piece: piece ?? '' } })
+    }
+  },
+  { immediate: true, flush: 'post' },
+)
 
 /** Brings into view what somebody was sent here for. */
 watch(
@@ -191,7 +233,7 @@ watch(
 </script>
 
 <template>
-  <div class="patch">
+  <div class="patch" @dragstart.prevent>
     <div class="tools">
       <h1>Patch</h1>
       <span class="quiet">
@@ -239,6 +281,7 @@ watch(
             v-else-if="row.kind === 'lane'"
             :lane="row.lane"
             :scale="scale"
+            :room="Math.max(room, most * scale)"
             :active="activeIn(row.lane)"
             @press="press"
             @choose="choose"
@@ -252,10 +295,12 @@ watch(
             :width="width - LABEL - 24"
             :style="{ width: `${width - LABEL - 16}px` }"
           />
-          <div v-else-if="row.kind === 'bank'" class="bankname mono">
-            bank {{ row.lane.bank!.bank }}
-            <span class="quiet">{{ chain(row.lane) }}</span>
-          </div>
+          <BankHeading
+            v-else-if="row.kind === 'bank'"
+            :view="row.view"
+            :lane="row.lane"
+            :aimed="isAimedAt(row.lane)"
+          />
           <div v-else class="addresses">
             <div class="rulerlabel mono">
               <span class="quiet">addresses</span>
@@ -279,8 +324,8 @@ watch(
     <PieceTray
       :scale="scale"
       :over-tray="overTray"
+      :click-is-meant="clickIsMeant"
       @press="press"
-      @choose="choose"
       @in-hand="toLanes"
     />
     <div
@@ -292,7 +337,7 @@ watch(
         patching.dragged.length === 1
           ? display.pieces.get(patching.dragged[0])?.title
           : `${patching.dragged.length} pieces`
-      }}
+      }}<template v-if="summed"> — {{ summed }}</template>
     </div>
   </div>
 </template>
@@ -341,13 +386,6 @@ watch(
 }
 .row.lane:has(.aimed) {
   z-index: 5;
-}
-.bankname {
-  font-size: 11.5px;
-  padding: 4px 0 0 16px;
-  border-bottom: 1px solid var(--line);
-  display: flex;
-  gap: 10px;
 }
 .addresses {
   display: grid;

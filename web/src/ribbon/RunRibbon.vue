@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { LaneView } from '../api/types'
 import { useDisplay } from '../state/display'
 import { limitOf, stretches, type Stretch } from './geometry'
+import { labels } from './labels'
 
 /** A run as a wire: ribbons to scale, null pixels hatched, folds notched, an end stop at the limit. */
 const props = defineProps<{
@@ -11,6 +12,8 @@ const props = defineProps<{
   scale: number
   selected: string[]
   pointed?: string
+  /** Where the view of the wire ends (px). */
+  room: number
   /** Pieces that are only being tried here. */
   ghosts: string[]
   cut: string[]
@@ -33,6 +36,19 @@ const end = computed(() =>
 /** Where power enters besides the socket. */
 const feeds = computed(() => (props.lane.power?.feeds ?? []).filter((feed) => feed.piece))
 const over = computed(() => props.lane.load?.over ?? 0)
+
+/** What is written on each ribbon, and behind the last. */
+const written = computed(() =>
+  labels(
+    wires.value.map((s) => ({
+      title: (s.leg.mirrorOf ? '= ' : '') + s.leg.title,
+      count: count(s),
+      left: (s.from + s.gap) * props.scale,
+      width: width(s),
+    })),
+    props.room,
+  ),
+)
 
 const px = (places: number) => `${places * props.scale}px`
 
@@ -85,6 +101,7 @@ function count(s: Stretch): string {
   }
 }
 
+const wrong = (s: Stretch) => display.wrongAt.get(`piece ${s.leg.piece}`)
 /** The letter of the remote box, where the leg hangs on another box than the one before it. */
 function boxOf(s: Stretch): string {
   const before = props.lane.legs[s.index - 1]?.box ?? 1
@@ -131,6 +148,8 @@ function told(s: Stretch): string {
           cut: cut.includes(s.leg.piece),
           mirror: s.leg.mirrorOf,
           wall: lane.port.kind === 'PANEL',
+          wrong: wrong(s)?.fault,
+          risky: wrong(s) && !wrong(s)!.fault,
           onoff: lane.port.kind === 'RELAY' || lane.port.kind === 'SERIAL',
         }"
         :style="{
@@ -142,9 +161,10 @@ function told(s: Stretch): string {
         :data-piece="s.leg.piece"
         :data-cell="s.index"
         :aria-label="told(s)"
+        :title="wrong(s) ? `${s.leg.title}\n${wrong(s)!.told}` : s.leg.title"
         :aria-pressed="selected.includes(s.leg.piece)"
         @pointerdown="emit('press', $event, s.leg.piece)"
-        @click="emit('choose', s.leg.piece, $event.shiftKey || $event.ctrlKey)"
+        @click="$event.detail < 2 && emit('choose', s.leg.piece, $event.shiftKey || $event.ctrlKey)"
         @pointerenter="emit('point', s.leg.piece)"
         @pointerleave="emit('point', undefined)"
         @focus="emit('focusCell', s.index)"
@@ -170,11 +190,16 @@ function told(s: Stretch): string {
         <span v-if="boxOf(s)" class="box mono" :title="`Remote box ${boxOf(s)}`">{{
           boxOf(s)
         }}</span>
-        <span class="name">{{ s.leg.mirrorOf ? '= ' : '' }}{{ s.leg.title }}</span>
+        <span v-if="written.on[s.index].name" class="name">{{ written.on[s.index].name }}</span>
         {{ ' ' }}
-        <span v-if="width(s) > 84" class="count mono">{{ count(s) }}</span>
+        <span v-if="written.on[s.index].count" class="count mono">{{
+          written.on[s.index].count
+        }}</span>
       </button>
     </template>
+    <span v-if="written.behind" class="behind" :style="{ left: px(end) }">{{
+      written.behind
+    }}</span>
     <svg
       v-for="(feed, i) in feeds"
       :key="`feed${i}`"
@@ -243,6 +268,21 @@ function told(s: Stretch): string {
   border-color: var(--copper);
   box-shadow: 0 0 0 1.5px var(--copper);
 }
+/* a corner that is turned down */
+.leg.wrong::after,
+.leg.risky::after {
+  content: '';
+  position: absolute;
+  right: 0;
+  top: 0;
+  border: 5px solid transparent;
+  border-top-color: rgb(var(--v-theme-error));
+  border-right-color: rgb(var(--v-theme-error));
+}
+.leg.risky::after {
+  border-top-color: rgb(var(--v-theme-warning));
+  border-right-color: rgb(var(--v-theme-warning));
+}
 .leg.ghost {
   border: 1.5px dashed var(--copper);
   background: color-mix(in srgb, var(--zone) 10%, transparent);
@@ -290,6 +330,16 @@ function told(s: Stretch): string {
 .count {
   font-size: 11px;
   position: relative;
+  margin-left: auto;
+}
+.behind {
+  position: absolute;
+  top: 8px;
+  margin-left: 12px;
+  font-size: 12px;
+  color: var(--quiet);
+  white-space: nowrap;
+  pointer-events: none;
 }
 .nulls {
   position: absolute;
@@ -346,6 +396,7 @@ function told(s: Stretch): string {
 }
 .excess {
   position: absolute;
+  z-index: 2;
   left: 8px;
   top: 7px;
   white-space: nowrap;

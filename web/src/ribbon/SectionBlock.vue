@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Section, SectionView } from '../api/types'
 import { toldStart } from '../parts/deviceStart'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
+import InPlaceText from '../parts/InPlaceText.vue'
 import { LETTER_COLOURS, ordersOf } from './colourOrders'
 
 /** One section enlarged: every value stands where it acts, and is edited there. */
@@ -28,6 +29,14 @@ const emit = defineEmits<{
 const bright = computed(() => props.section.brightness ?? props.brightness)
 const letters = computed(() => (props.section.colourOrder ?? props.usualOrder).split(''))
 
+const START = /^\d{1,5}(:\d{1,3})?$/
+/** "12:301" holds it at that universe and channel, "301" at that channel of the controller. */
+function hold(typed: string) {
+  const [first, second] = typed.split(':').map(Number)
+  emit('set', {
+    hold: second === undefined ? { channel: first } : { universe: first, channel: second },
+  })
+}
 function toggleHold() {
   const start = props.at?.controllerStart
   const held = props.section.hold
@@ -80,7 +89,16 @@ function splitAt(event: MouseEvent) {
           data-test="hold"
           @click="toggleHold"
         />
-        <b data-test="start">{{ at.start ?? 'nowhere' }}</b>
+        <b data-test="start"
+          ><InPlaceText
+            v-if="at.start"
+            :value="at.start"
+            :label="`Start of section ${index + 1}; a typed one is held there`"
+            :pattern="START"
+            told="write universe:channel, such as 12:301, or a channel of the controller"
+            @change="hold"
+          /><template v-else>nowhere</template></b
+        >
         <span class="quiet">display {{ at.displayStart ?? '–' }}</span>
         <span class="quiet" data-test="device-start">{{
           at.device ? `device ${toldStart(at.device)}` : 'the device counts on'
@@ -100,7 +118,7 @@ function splitAt(event: MouseEvent) {
         class="groupmark"
         :style="{ left: `${x * 100}%`, width: `${(section.group / section.pixels) * 100}%` }"
       />
-      <label class="order" :title="`Colour order ${letters.join('')}`">
+      <label class="order" :title="`Colour order ${letters.join('')}`" @dblclick.stop>
         <span
           v-for="letter in letters"
           :key="letter"

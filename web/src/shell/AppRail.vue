@@ -1,11 +1,19 @@
 <script setup lang="ts">
+import { useDisplay } from '../state/display'
 import { places } from './places'
+
+const display = useDisplay()
 </script>
 
 <template>
   <nav class="rail" aria-label="Places">
     <img src="/favicon.svg" alt="Hamper" class="mark" />
-    <router-link v-for="place in places" :key="place.name" :to="{ name: place.name }" class="to">
+    <router-link
+      v-for="place in places"
+      :key="place.name"
+      :to="{ name: place.name, params: { display: display.view?.id ?? '-' } }"
+      class="to"
+    >
       <v-icon :icon="place.icon" size="22" />
       <span>{{ place.title }}</span>
     </router-link>

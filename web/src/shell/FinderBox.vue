@@ -3,13 +3,11 @@ import { mdiMagnify } from '@mdi/js'
 import { computed, onScopeDispose, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useDisplay } from '../state/display'
-import { usePatching } from '../state/patching'
 import { find, type Found } from './finder'
 import { useGoThere } from './goThere'
 import { isTyping } from './undoKeys'
 
 const display = useDisplay()
-const patching = usePatching()
 const goThere = useGoThere()
 const router = useRouter()
 const query = ref('')
@@ -43,9 +41,9 @@ async function choose(one: Found | undefined) {
   }
   // the keyboard belongs to where it goes
   leave()
-  if (one.patch) {
-    await patching.patch([one.patch.piece], { port: one.patch.lane.port })
-    await goThere({ piece: one.patch.piece })
+  if (one.act) {
+    await display.edit(one.act.edit)
+    await goThere({ piece: one.act.piece })
   } else if (one.to) {
     await router.push(one.to)
   } else if (one.subject) {

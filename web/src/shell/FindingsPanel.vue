@@ -6,6 +6,8 @@ import InPlaceChoice from '../parts/InPlaceChoice.vue'
 import { matches } from '../parts/matches'
 import { useDisplay } from '../state/display'
 import { useShell } from '../state/shell'
+import { clusters, isCluster } from './clusters'
+import FindingCluster from './FindingCluster.vue'
 import FindingEntry from './FindingEntry.vue'
 
 /** All findings, by severity; narrowed down to an area, a controller, some words. */
@@ -100,7 +102,10 @@ function withdraw(finding: Finding) {
       <h3>
         {{ group.findings.length }} {{ group.title }} <span class="quiet">· {{ group.means }}</span>
       </h3>
-      <FindingEntry v-for="finding in group.findings" :key="key(finding)" :finding="finding" />
+      <template v-for="one in clusters(group.findings)" :key="isCluster(one) ? one.key : key(one)">
+        <FindingCluster v-if="isCluster(one)" :cluster="one" />
+        <FindingEntry v-else :finding="one" />
+      </template>
     </section>
     <section v-if="display.view!.accepted.length" class="accepted">
       <h3>

@@ -21,7 +21,7 @@ onScopeDispose(() => window.clearTimeout(timer))
 </script>
 
 <template>
-  <footer class="said">
+  <footer class="said" :class="{ silent: !display.said }">
     <span role="status" data-test="said">{{ display.said?.text }}</span>
     <button v-if="display.said?.canUndo" type="button" class="undo" @click="display.undo()">
       Undo
@@ -40,6 +40,10 @@ onScopeDispose(() => window.clearTimeout(timer))
   font-size: 12.5px;
   border-top: 1px solid var(--line);
   background: rgb(var(--v-theme-surface));
+}
+.silent {
+  height: 0;
+  border-top: none;
 }
 .undo {
   color: var(--copper);

@@ -1,5 +1,13 @@
 import type { RouteLocationRaw } from 'vue-router'
-import type { DisplayView, LaneView, LegView, SectionView, Subject } from '../api/types'
+import type {
+  DisplayView,
+  Edit,
+  LaneView,
+  LegView,
+  PieceView,
+  SectionView,
+  Subject,
+} from '../api/types'
 import { places } from './places'
 
 /** One thing that the finder offers. */
@@ -10,8 +18,8 @@ export interface Found {
   subject?: Subject
   /** A place that choosing it opens. */
   to?: RouteLocationRaw
-  /** A patch that choosing it makes: pieces to a port. */
-  patch?: { piece: string; lane: LaneView }
+  /** What choosing it does, and the piece to look at then. */
+  act?: { edit: Edit; piece: string }
 }
 
 type Part = NonNullable<Subject['part']>
@@ -47,27 +55,97 @@ function atAddress(display: DisplayView, universe: number, channel: number): Fou
   )
 }
 
-/** "bow rail to K1-7": a patch in words. */
-function command(display: DisplayView, text: string): Found[] {
+/** What a text means after "to": a port by its tag or the board's own name, or a whole controller. */
+function targetOf(display: DisplayView, where: string) {
+  const wanted = where.toLowerCase()
+  const lanes = display.controllers.flatMap((view) => view.lanes)
+  const lane =
+    lanes.find((one) => one.written.toLowerCase() === wanted) ??
+    lanes.find((one) => one.label.toLowerCase() === wanted && one.label !== String(one.port.port))
+  const view = display.controllers.find((one) => one.controller.tag.toLowerCase() === wanted)
+  return lane ? { lane } : view && { view }
+}
+
+function named(display: DisplayView, what: string) {
+  return pieces(display).filter((piece) => piece.title.toLowerCase().includes(what.toLowerCase()))
+}
+
+const now = (piece: PieceView) => (piece.written ? `now on ${piece.written}` : 'not patched')
+
+/** "bow rail to K1-7", "lantern to K3": a patch in words; all that are meant first, then each. */
+function patches(display: DisplayView, text: string): Found[] {
   const parts = /^(.+?)\s+to\s+(\S+)$/i.exec(text)
+  const target = parts && targetOf(display, parts[2])
+  if (!parts || !target) {
+    return []
+  }
+  const where = target.lane?.written ?? target.view!.controller.tag
+  const edit = (ids: string[]): Edit =>
+    target.lane
+      ? { type: 'PatchPieces', pieces: ids, port: target.lane.port }
+      : { type: 'PatchAcross', pieces: ids, controller: target.view!.controller.id }
+  const meant = named(display, parts[1])
+  const all = meant.map((piece) => piece.piece.id)
+  const together: Found[] =
+    meant.length > 1
+      ? [
+          {
+            key: 'patch-all',
+            title: `Patch ${meant.length} pieces to ${where}`,
+            detail: meant.map((piece) => piece.title).join(', '),
+            act: { edit: edit(all), piece: all[0] },
+          },
+        ]
+      : []
+  return [
+    ...meant.map((piece) => ({
+      key: `patch-${piece.piece.id}`,
+      title: `Patch ${piece.title} to ${where}`,
+      detail: now(piece),
+      act: { edit: edit([piece.piece.id]), piece: piece.piece.id },
+    })),
+    ...together,
+  ]
+}
+
+/** "unpatch bow rail". */
+function unpatches(display: DisplayView, text: string): Found[] {
+  const parts = /^unpatch\s+(.+)$/i.exec(text)
+  const meant = parts ? named(display, parts[1]).filter((piece) => piece.written) : []
+  return meant.map((piece) => ({
+    key: `unpatch-${piece.piece.id}`,
+    title: `Unpatch ${piece.title}`,
+    detail: now(piece),
+    act: { edit: { type: 'UnpatchPieces', pieces: [piece.piece.id] }, piece: piece.piece.id },
+  }))
+}
+
+/** "far rail mirrors near rail": the first shows what the second shows. */
+function mirrors(display: DisplayView, text: string): Found[] {
+  const parts = /^(.+?)\s+mirrors\s+(.+)$/i.exec(text)
   if (!parts) {
     return []
   }
-  const [, what, where] = parts
-  const lane = display.controllers
-    .flatMap((controller) => controller.lanes)
-    .find((one) => one.written.toLowerCase() === where.toLowerCase())
-  if (!lane) {
-    return []
-  }
-  return pieces(display)
-    .filter((piece) => piece.title.toLowerCase().includes(what.toLowerCase()))
-    .map((piece) => ({
-      key: `patch-${piece.piece.id}`,
-      title: `Patch ${piece.title} to ${lane.written}`,
-      detail: piece.written ? `now on ${piece.written}` : 'not patched',
-      patch: { piece: piece.piece.id, lane },
-    }))
+  const originals = named(display, parts[2]).filter((piece) => piece.written)
+  return named(display, parts[1])
+    .filter((piece) => piece.written)
+    .flatMap((piece) =>
+      originals
+        .filter((original) => original.piece.id !== piece.piece.id)
+        .map((original) => ({
+          key: `mirror-${piece.piece.id}-${original.piece.id}`,
+          title: `${piece.title} mirrors ${original.title}`,
+          detail: now(piece),
+          act: {
+            edit: {
+              type: 'SetLegs' as const,
+              pieces: [piece.piece.id],
+              set: { mirrorOf: original.piece.id },
+            },
+            piece: piece.piece.id,
+          },
+        })),
+    )
 }
 
 /** Places, zones, subnets, props and what a controller is fed by. */
@@ -160,7 +238,7 @@ export function find(display: DisplayView, query: string): Found[] {
     return atAddress(display, Number(address[1]), Number(address[2])).slice(0, MOST)
   }
   const wanted = text.toLowerCase()
-  const found = command(display, text)
+  const found = [...patches(display, text), ...unpatches(display, text), ...mirrors(display, text)]
   for (const view of display.controllers) {
     const { controller } = view
     const ip = controller.settings.address ?? ''
@@ -174,7 +252,11 @@ export function find(display: DisplayView, query: string): Found[] {
       })
     }
     view.lanes
-      .filter((lane) => lane.written.toLowerCase().startsWith(wanted))
+      .filter(
+        (lane) =>
+          lane.written.toLowerCase().startsWith(wanted) ||
+          (lane.label !== String(lane.port.port) && lane.label.toLowerCase() === wanted),
+      )
       .forEach((lane) =>
         found.push({
           key: `port-${lane.written}`,

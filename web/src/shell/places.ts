@@ -19,8 +19,8 @@ export const places = [
     opens: 'controller',
   },
   { name: 'props', title: 'Props', icon: mdiCubeOutline, opens: 'prop' },
-  { name: 'patch', title: 'Patch', icon: mdiTransitConnectionHorizontal },
-  { name: 'loads', title: 'Loads', icon: mdiGauge },
+  { name: 'patch', title: 'Patch', icon: mdiTransitConnectionHorizontal, opens: 'piece' },
+  { name: 'loads', title: 'Loads', icon: mdiGauge, opens: 'run' },
   { name: 'handover', title: 'Handover', icon: mdiSendVariantOutline, opens: 'controller' },
 ] as const
 

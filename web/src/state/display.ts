@@ -19,12 +19,21 @@ import type {
   PortRef,
   PixelType,
   PropView,
+  Subject,
 } from '../api/types'
 
 /** A line that says what an edit did. */
 export interface Said {
   text: string
   canUndo: boolean
+}
+
+/** The narrowest thing that a finding is about, as a key. */
+export function wrongKey(subject: Subject): string | undefined {
+  if (subject.piece) {
+    return `piece ${subject.piece}`
+  }
+  return subject.port ? portKey(subject.port) : subject.controller
 }
 
 /** A key for a port that can stand in an attribute. */
@@ -58,6 +67,21 @@ export const useDisplay = defineStore('display', () => {
     lanes.value.forEach((lane) =>
       lane.legs.forEach((leg, index) => map.set(leg.piece, { lane, leg, index })),
     )
+    return map
+  })
+  /** What is wrong where: messages of faults and risks by the key of the thing at fault. */
+  const wrongAt = computed(() => {
+    const map = new Map<string, { fault: boolean; told: string }>()
+    view.value?.findings.forEach((finding) => {
+      const key = finding.severity === 'HINT' ? undefined : wrongKey(finding.subjects[0])
+      if (key) {
+        const before = map.get(key)
+        map.set(key, {
+          fault: finding.severity === 'FAULT' || !!before?.fault,
+          told: before ? `${before.told}\n${finding.message}` : finding.message,
+        })
+      }
+    })
     return map
   })
   const loose = computed(() => allPieces(view.value).filter((piece) => !piece.port))
@@ -119,12 +143,19 @@ export const useDisplay = defineStore('display', () => {
     return whole !== undefined
   }
 
-  /** Opens the display that was open last, or the first there is. */
-  async function start() {
+  /** Opens the display that is wanted, or that was open last, or the first there is. */
+  async function start(wanted?: string) {
     follow(hear)
     await loadList()
     const last = localStorage.getItem('hamper.display')
-    const first = list.value.find((one) => one.id === last) ?? list.value[0]
+    const known = (id?: string | null) => list.value.find((one) => one.id === id)
+    if (wanted && !known(wanted)) {
+      problem.value = new Problem(404, {
+        title: 'No such display',
+        detail: 'The display that this address names is not here any more.',
+      })
+    }
+    const first = known(wanted) ?? known(last) ?? list.value[0]
     if (first) {
       await open(first.id)
     }
@@ -174,6 +205,11 @@ export const useDisplay = defineStore('display', () => {
     }
   }
 
+  /** "Remove K4, 40 pieces back to the tray — 3 legs moved". */
+  function told(delta: Delta): string {
+    return delta.moved ? `${delta.label} — ${delta.moved}` : delta.label
+  }
+
   function act(
     work: (id: string, version: number) => Promise<Delta | undefined>,
     canUndo: boolean,
@@ -190,7 +226,7 @@ export const useDisplay = defineStore('display', () => {
           const delta = await work(now.id, now.version)
           if (delta) {
             take(delta)
-            said.value = { text: delta.moved || delta.label, canUndo }
+            said.value = { text: told(delta), canUndo }
           }
           return delta
         } catch (error) {
@@ -255,6 +291,7 @@ export const useDisplay = defineStore('display', () => {
     pieces,
     propOfPiece,
     legs,
+    wrongAt,
     loose,
     attempt,
     controllerOf,

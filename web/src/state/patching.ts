@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, reactive, ref, shallowRef } from 'vue'
 import { api } from '../api/client'
 import type { Edit, LaneView, PortRef, Preview } from '../api/types'
 import { portKey, useDisplay } from './display'
@@ -17,6 +17,8 @@ export interface OnPort {
 /** One a port over consecutive free ports of a controller. */
 export interface AcrossPorts {
   controller: string
+  /** The port to begin at; left out: the first that has room behind it. */
+  from?: number
 }
 
 export function isAcross(target: Target): target is AcrossPorts {
@@ -28,7 +30,7 @@ function targetKey(target?: Target): string {
     return ''
   }
   return isAcross(target)
-    ? `across ${target.controller}`
+    ? `across ${target.controller} ${target.from ?? ''}`
     : `${portKey(target.port)} ${target.before ?? ''}`
 }
 
@@ -45,6 +47,8 @@ export const usePatching = defineStore('patching', () => {
   const cut = ref<string[]>([])
   /** What Patch is to bring into view: piece:…, port:… or controller:… */
   const reveal = ref<string>()
+  /** Controllers whose ports are folded away. */
+  const folded = reactive(new Set<string>())
   const dragged = ref<string[]>([])
   const target = shallowRef<Target>()
   const preview = shallowRef<Preview>()
@@ -110,7 +114,7 @@ export const usePatching = defineStore('patching', () => {
 
   function patchEdit(pieces: string[], at: Target): Edit {
     if (isAcross(at)) {
-      return { type: 'PatchAcross', pieces, controller: at.controller }
+      return { type: 'PatchAcross', pieces, controller: at.controller, from: at.from }
     }
     return { type: 'PatchPieces', pieces, port: at.port, before: at.before }
   }
@@ -132,6 +136,7 @@ export const usePatching = defineStore('patching', () => {
     pointed,
     cut,
     reveal,
+    folded,
     dragged,
     target,
     preview,

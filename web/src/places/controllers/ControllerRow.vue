@@ -28,6 +28,7 @@ const emit = defineEmits<{
   mode: [mode?: string]
   universe: [typed?: number]
   exchange: []
+  remove: []
 }>()
 
 const display = useDisplay()
@@ -66,6 +67,16 @@ const hosts = computed(() =>
 )
 const zones = computed(() =>
   display.view!.zones.map(({ id, name }) => ({ value: id, title: name })),
+)
+/** What is wrong with the address, where anything is. */
+const ADDRESS = ['same-address', 'outside-subnets', 'no-address', 'address-in-dhcp']
+const addressWrong = computed(
+  () =>
+    display.view!.findings.find(
+      (finding) =>
+        ADDRESS.includes(finding.code) &&
+        finding.subjects.some((subject) => subject.controller === controller.value.id),
+    )?.message,
 )
 const enclosures = computed(() =>
   display.view!.network.enclosures.map(({ enclosure: { id, name } }) => ({
@@ -163,11 +174,12 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
         :icon="mdiClose"
         size="x-small"
         :aria-label="`Remove ${controller.tag}`"
-        @click="display.edit({ type: 'RemoveController', controller: controller.id })"
+        @click="emit('remove')"
       />
     </div>
     <div class="second">
-      <span class="mono"
+      <span class="mono" :class="{ wrong: addressWrong }" :title="addressWrong"
+        ><template v-if="addressWrong">▲ </template
         ><InPlaceText
           :value="settings.address ?? ''"
           none="no address"
@@ -271,6 +283,9 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
 </template>
 
 <style scoped>
+.wrong {
+  color: rgb(var(--v-theme-error));
+}
 .one {
   position: relative;
   padding: 6px 8px 6px 30px;

@@ -168,6 +168,7 @@ const chosenLeg = computed(() => props.lane.legs.find((one) => one.piece === leg
           <RunRibbon
             :lane="lane"
             :scale="scale"
+            :room="width - 48"
             :selected="leg ? [leg] : []"
             :ghosts="[]"
             :cut="[]"

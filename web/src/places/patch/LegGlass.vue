@@ -2,6 +2,7 @@
 import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
 import type { ControllerView, LaneView, LegChange, LegView } from '../../api/types'
+import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import GlassVoltage from './GlassVoltage.vue'
 import PieceEditor from '../../ribbon/PieceEditor.vue'
@@ -28,6 +29,13 @@ const plug = computed(() => {
     .filter(Boolean)
     .join(' · ')
 })
+/** What a leg may mirror: what hangs on a port of this kind and is no mirror. */
+const originals = computed(() =>
+  [...display.legs.values()]
+    .filter(({ lane, leg }) => lane.port.kind === props.lane.port.kind && !leg.mirrorOf)
+    .filter(({ leg }) => leg.piece !== props.leg.piece)
+    .map(({ lane, leg }) => ({ value: leg.piece, title: `${leg.title} (${lane.written})` })),
+)
 const entered = computed(() =>
   props.leg.cableOrigin === 'ENTERED' ? props.leg.cableMetres : undefined,
 )
@@ -46,9 +54,14 @@ function setLeg(set: LegChange) {
       <span class="quiet">
         {{ lane.written }}
         <template v-if="string"> · {{ display.pixelTypes.get(string.pixelType)?.name }}</template>
-        <template v-if="leg.mirrorOf">
-          · mirrors {{ display.pieces.get(leg.mirrorOf)?.title }}</template
-        >
+        · mirrors
+        <InPlaceChoice
+          :value="leg.mirrorOf"
+          :label="`What ${leg.title} mirrors`"
+          :choices="originals"
+          none="nothing"
+          @change="(mirrorOf) => setLeg({ mirrorOf: mirrorOf ?? null })"
+        />
       </span>
       <span v-if="plug" class="quiet">{{ plug }}</span>
       <v-spacer />

@@ -3,12 +3,17 @@ import { computed, ref } from 'vue'
 import type { PieceView } from '../../api/types'
 import { useDisplay } from '../../state/display'
 import { usePatching } from '../../state/patching'
+import { range } from '../../parts/range'
 
 /** Everything not yet patched, by zone. It goes away when it is empty. */
-const props = defineProps<{ scale: number; overTray: boolean }>()
+const props = defineProps<{
+  scale: number
+  overTray: boolean
+  /** Whether the click that is being handled is more than the end of a drag. */
+  clickIsMeant: () => boolean
+}>()
 const emit = defineEmits<{
   press: [event: PointerEvent, piece: string]
-  choose: [piece: string, extend: boolean]
   inHand: []
 }>()
 
@@ -39,7 +44,10 @@ const zones = computed(() => {
     group.pieces.push(piece)
     groups.set(id ?? '', group)
   })
-  return [...groups.values()]
+  // as the display orders them, whatever hangs and goes
+  const place = new Map(display.view!.zones.map((zone, i) => [zone.id, i]))
+  const of = (id?: string) => (id === undefined ? Infinity : (place.get(id) ?? Infinity))
+  return [...groups.values()].sort((a, b) => (of(a.id) === of(b.id) ? 0 : of(a.id) - of(b.id)))
 })
 const order = computed(() => zones.value.flatMap((zone) => zone.pieces.map((p) => p.piece.id)))
 const current = computed(() =>
@@ -47,16 +55,42 @@ const current = computed(() =>
 )
 const pixels = computed(() => display.loose.reduce((sum, piece) => sum + piece.pixels, 0))
 
+/** Where a range begins: what was last taken alone. */
+let anchor: string | undefined
+function take(piece: string, event: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) {
+  if (event.shiftKey) {
+    patching.selected = range(order.value, anchor, piece)
+  } else {
+    anchor = piece
+    patching.select(piece, event.ctrlKey || event.metaKey)
+  }
+}
+function chosen(event: MouseEvent, piece: string) {
+  if (props.clickIsMeant()) {
+    take(piece, event)
+  }
+}
+function takeZone(pieces: PieceView[]) {
+  anchor = pieces[0].piece.id
+  patching.selected = pieces.map((one) => one.piece.id)
+}
+
 function onKey(event: KeyboardEvent) {
   const index = order.value.indexOf(current.value ?? '')
   const step = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key]
+  const command = event.ctrlKey || event.metaKey
   if (step !== undefined) {
     const to = order.value[Math.max(0, Math.min(order.value.length - 1, index + step))]
     at.value = to
-    patching.select(to, event.shiftKey)
+    take(to, { shiftKey: event.shiftKey, ctrlKey: false, metaKey: false })
     const chips = (event.currentTarget as HTMLElement).querySelectorAll<HTMLElement>('[data-piece]')
     ;[...chips].find((chip) => chip.dataset.piece === to)?.focus()
-  } else if (event.key === 'Enter' || (event.ctrlKey && event.key.toLowerCase() === 'x')) {
+  } else if (command && event.key.toLowerCase() === 'a') {
+    patching.selected = [...order.value]
+  } else if (event.key === 'Escape') {
+    patching.cut = []
+    patching.selected = []
+  } else if (event.key === 'Enter' || (command && event.key.toLowerCase() === 'x')) {
     if (!patching.selected.includes(current.value!)) {
       patching.select(current.value)
     }
@@ -71,7 +105,8 @@ function onKey(event: KeyboardEvent) {
 }
 
 function width(piece: PieceView): string {
-  return `${Math.max(70, Math.min(420, (piece.pixels || piece.channels) * props.scale))}px`
+  const needed = 24 + 6.5 * count(piece).length + 4 * 7
+  return `${Math.max(70, needed, Math.min(420, (piece.pixels || piece.channels) * props.scale))}px`
 }
 function count(piece: PieceView): string {
   return piece.pixels ? `${piece.pixels}` : `${piece.channels} ch`
@@ -111,9 +146,15 @@ function count(piece: PieceView): string {
       @keydown="onKey"
     >
       <div v-for="zone in zones" :key="zone.name" class="zone" role="group" :aria-label="zone.name">
-        <span class="zonename" :style="{ '--zone': display.zoneColour(zone.id) }">{{
-          zone.name
-        }}</span>
+        <button
+          type="button"
+          class="zonename"
+          :style="{ '--zone': display.zoneColour(zone.id) }"
+          :title="`Take all ${zone.pieces.length} of ${zone.name}`"
+          @click="takeZone(zone.pieces)"
+        >
+          {{ zone.name }}
+        </button>
         <div class="chips">
           <button
             v-for="piece in zone.pieces"
@@ -133,7 +174,7 @@ function count(piece: PieceView): string {
             :title="piece.title"
             @focus="at = piece.piece.id"
             @pointerdown="emit('press', $event, piece.piece.id)"
-            @click="emit('choose', piece.piece.id, $event.shiftKey || $event.ctrlKey)"
+            @click="chosen($event, piece.piece.id)"
           >
             <span class="name">{{ piece.title }}</span>
             <span class="mono">{{ count(piece) }}</span>
@@ -190,7 +231,11 @@ function count(piece: PieceView): string {
   gap: 10px;
   align-items: start;
 }
+.zonename:hover {
+  text-decoration: underline;
+}
 .zonename {
+  text-align: left;
   font-size: 12px;
   font-weight: 600;
   border-left: 4px solid var(--zone);
@@ -224,6 +269,7 @@ function count(piece: PieceView): string {
   white-space: nowrap;
 }
 .chip .mono {
+  flex: none;
   font-size: 11px;
 }
 .chip.selected {

@@ -3,12 +3,14 @@ import { computed } from 'vue'
 import type { LaneView } from '../../api/types'
 import LoadMeter from '../../ribbon/LoadMeter.vue'
 import RunRibbon from '../../ribbon/RunRibbon.vue'
-import { portKey } from '../../state/display'
+import { portKey, useDisplay } from '../../state/display'
 import { isAcross, usePatching } from '../../state/patching'
 
 const props = defineProps<{
   lane: LaneView
   scale: number
+  /** Where the view of the wire ends (px). */
+  room: number
   /** The leg that the keyboard stands on, if it is in this lane. */
   active?: number
 }>()
@@ -18,8 +20,11 @@ const emit = defineEmits<{
   focusCell: [index: number]
 }>()
 
+const display = useDisplay()
 const patching = usePatching()
 const key = computed(() => portKey(props.lane.port))
+/** What is wrong with the port itself. */
+const wrong = computed(() => display.wrongAt.get(key.value))
 /** The lane as it would be while something is dragged over it. */
 const shown = computed(() => patching.previewLanes.get(key.value) ?? props.lane)
 const aimed = computed(() => {
@@ -49,12 +54,12 @@ const caption = computed(() => {
   if (load.value) {
     parts.push(`${Math.floor(load.value.framesPerSecond)} fps`, `${load.value.amps.toFixed(1)} A`)
   }
+  const own = parts.filter(Boolean).join(' · ')
+  if (isAcross(patching.target!)) {
+    return own // what it does as a whole is told once, at the pointer
+  }
   const faults = patching.preview.found.filter((finding) => finding.severity === 'FAULT')
-  return [
-    parts.filter(Boolean).join(' · '),
-    patching.preview.moved,
-    ...faults.map((finding) => `▲ ${finding.title}`),
-  ]
+  return [own, patching.preview.moved, ...faults.map((finding) => `▲ ${finding.title}`)]
     .filter(Boolean)
     .join(' — ')
 })
@@ -62,8 +67,12 @@ const caption = computed(() => {
 
 <template>
   <div class="lane" :class="{ aimed, absent: !lane.present }" :data-lane="key">
-    <div class="port mono" :title="lane.present ? undefined : 'No such port in this mode'">
-      <span>{{ lane.written }}</span>
+    <div
+      class="port mono"
+      :class="{ wrong: wrong?.fault, risky: wrong && !wrong.fault }"
+      :title="lane.present ? wrong?.told : 'No such port in this mode'"
+    >
+      <span>{{ wrong ? '▲ ' : '' }}{{ lane.written }}</span>
       <span
         v-if="lane.bank"
         class="quiet pin"
@@ -76,6 +85,7 @@ const caption = computed(() => {
       <RunRibbon
         :lane="shown"
         :scale="scale"
+        :room="room"
         :selected="patching.selected"
         :pointed="patching.pointed"
         :ghosts="ghosts"
@@ -141,6 +151,12 @@ const caption = computed(() => {
   gap: 6px;
   padding: 0 8px 0 16px;
   font-size: 12.5px;
+}
+.port.wrong {
+  color: rgb(var(--v-theme-error));
+}
+.port.risky {
+  color: rgb(var(--v-theme-warning));
 }
 .aimed .port {
   color: var(--copper);

@@ -21,6 +21,8 @@ export function useDrag(scale: Ref<number>, scroller: Ref<HTMLElement | undefine
   const at = ref({ x: 0, y: 0 })
   const overTray = ref(false)
   let pressed: { x: number; y: number; pieces: string[] } | undefined
+  /** Whether the pointer has been away from the edges of the lanes since the drag began. */
+  let inside = false
   /** A click follows the release of a drag, and is not meant. */
   let justDragged = false
 
@@ -31,6 +33,7 @@ export function useDrag(scale: Ref<number>, scroller: Ref<HTMLElement | undefine
     const pieces = patching.selected.includes(piece) ? [...patching.selected] : [piece]
     pressed = { x: event.clientX, y: event.clientY, pieces }
     justDragged = false
+    inside = false
     window.addEventListener('pointermove', move)
     window.addEventListener('pointerup', release)
     window.addEventListener('pointercancel', stop)
@@ -58,6 +61,12 @@ export function useDrag(scale: Ref<number>, scroller: Ref<HTMLElement | undefine
     }
     const box = element.getBoundingClientRect()
     const { x, y } = at.value
+    // coming in over the edge is no wish to scroll: one has been inside, and goes back to it
+    inside ||= x > box.left && y > box.top + EDGE && y < box.bottom - EDGE
+    if (!inside) {
+      requestAnimationFrame(scrollAtEdge)
+      return
+    }
     if (x > box.left && y > box.top - EDGE && y < box.top + EDGE) {
       element.scrollTop -= SPEED
     } else if (x > box.left && y > box.bottom - EDGE && y < box.bottom) {
@@ -71,7 +80,9 @@ export function useDrag(scale: Ref<number>, scroller: Ref<HTMLElement | undefine
       .map((element) => element.closest<HTMLElement>('[data-controller]'))
       .find(Boolean)
     if (head) {
-      return { controller: head.dataset.controller! }
+      const from =
+        head.dataset.from && firstFree(head.dataset.controller!, Number(head.dataset.from))
+      return { controller: head.dataset.controller!, from: from || undefined }
     }
     const row = under.map((element) => element.closest<HTMLElement>('[data-lane]')).find(Boolean)
     const lane = row && display.laneByPort.get(row.dataset.lane!)
@@ -80,6 +91,14 @@ export function useDrag(scale: Ref<number>, scroller: Ref<HTMLElement | undefine
     }
     const left = row.querySelector('[data-wire]')!.getBoundingClientRect().left
     return { port: lane.port, before: before(lane, (x - left) / scale.value) }
+  }
+
+  /** The first port of a bank that nothing hangs on, else its first. */
+  function firstFree(controller: string, from: number): number {
+    const lanes = display.controllerOf(controller)!.lanes
+    const bank = lanes.find((lane) => lane.port.port === from && lane.bank)?.bank?.bank
+    const free = lanes.find((lane) => lane.bank?.bank === bank && lane.legs.length === 0)
+    return free?.port.port ?? from
   }
 
   /** The first leg whose middle lies beyond the pointer; the dragged ones do not count. */
@@ -92,7 +111,8 @@ export function useDrag(scale: Ref<number>, scroller: Ref<HTMLElement | undefine
   function release() {
     const pieces = patching.dragged
     const target = patching.target
-    const toTray = overTray.value && pieces.some((piece) => display.legs.has(piece))
+    const wasOverTray = overTray.value
+    const toTray = wasOverTray && pieces.some((piece) => display.legs.has(piece))
     justDragged = pieces.length > 0
     stop()
     if (pieces.length > 0 && target) {
@@ -101,6 +121,8 @@ export function useDrag(scale: Ref<number>, scroller: Ref<HTMLElement | undefine
       void patching.patch(pieces, target)
     } else if (toTray) {
       void display.edit({ type: 'UnpatchPieces', pieces })
+    } else if (pieces.length > 0 && !wasOverTray) {
+      display.said = { text: 'Nothing was hung: let go over a port that takes it', canUndo: false }
     }
   }
 

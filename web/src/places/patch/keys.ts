@@ -12,7 +12,8 @@ export interface Cell {
 
 /**
  * Everything in Patch without a mouse: arrows walk, Shift extends, Alt moves the leg, Ctrl+X and
- * Ctrl+V cut and paste, Delete unpatches, Enter opens the leg under the glass.
+ * Ctrl+V cut and paste, Delete unpatches, Enter opens the leg under the glass, m makes mirrors of the
+ * first that was selected.
  *
  * @param lanes those that can be walked to, in order
  * @param go brings a cell into view and focuses it
@@ -84,6 +85,8 @@ export function usePatchKeys(lanes: Ref<LaneView[]>, go: (cell: Cell) => void) {
         patching.glass = undefined
         patching.select(undefined)
         return true
+      case 'm':
+        return mirror()
       case 'Delete':
       case 'Backspace':
         return unpatch(piece)
@@ -156,6 +159,15 @@ export function usePatchKeys(lanes: Ref<LaneView[]>, go: (cell: Cell) => void) {
       return true
     }
     return false
+  }
+
+  /** All that are selected show what the first of them shows. */
+  function mirror(): boolean {
+    const [first, ...others] = patching.selected.filter((one) => display.legs.has(one))
+    if (others.length) {
+      void display.edit({ type: 'SetLegs', pieces: others, set: { mirrorOf: first } })
+    }
+    return others.length > 0
   }
 
   function unpatch(piece?: string): boolean {

@@ -3,7 +3,9 @@ package hamper.advise;
 import hamper.display.HungRun;
 import hamper.display.Plan;
 import hamper.display.PortRef;
+import hamper.display.Supply;
 import hamper.edit.Edit;
+import hamper.edit.PutSupply;
 import hamper.edit.Together;
 import java.util.ArrayList;
 import java.util.List;
@@ -16,10 +18,13 @@ import java.util.Optional;
  * @param edit empty where no run needs or gets any
  * @param runs that get feeds
  * @param feeds added in all
+ * @param supplies that it brings along
  * @param left ports that no choice of feeds sets right
  */
-public record FeedPlan(Optional<Edit> edit, int runs, int feeds, List<PortRef> left) {
+public record FeedPlan(
+    Optional<Edit> edit, int runs, int feeds, List<Supply> supplies, List<PortRef> left) {
   public FeedPlan {
+    supplies = List.copyOf(supplies);
     left = List.copyOf(left);
   }
 
@@ -50,6 +55,10 @@ public record FeedPlan(Optional<Edit> edit, int runs, int feeds, List<PortRef> l
         edits.isEmpty() ? Optional.empty() : Optional.of(new Together(title, edits)),
         runs,
         feeds,
+        edits.stream()
+            .filter(PutSupply.class::isInstance)
+            .map(edit -> ((PutSupply) edit).supply())
+            .toList(),
         left);
   }
 

@@ -30,6 +30,7 @@ public final class Remedies {
   private static final Adviser FEEDS = new FeedAdviser();
   private static final Adviser BRIGHTNESS = new BrightnessAdviser();
   private static final Adviser POWER = new PowerAdviser();
+  private static final Adviser COLOURS = new ColourOrderAdviser();
   private static final Adviser NETWORK = new NetworkAdviser();
 
   private static final Map<String, List<Adviser>> BY_CODE =
@@ -59,6 +60,8 @@ public final class Remedies {
           Map.entry("fixture-past-end", List.of(PIECES)),
           Map.entry("unit-number", List.of(PIECES)),
           Map.entry("colour-orders", List.of(PIECES)),
+          Map.entry("colour-order-default", List.of(COLOURS)),
+          Map.entry("relay-shared", List.of(MOVE)),
           Map.entry("data-reach", List.of(PIECES, MOVE_TO_BOX)),
           Map.entry("data-cut", List.of(POWER)),
           Map.entry("common-negative", List.of(POWER)),

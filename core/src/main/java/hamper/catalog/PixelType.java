@@ -97,4 +97,18 @@ public record PixelType(
   public int channels() {
     return colourOrder.channels();
   }
+
+  /**
+   * Current of its pixels, all white. Source: the load rules: idle + (full − idle) × brightness;
+   * null pixels idle.
+   *
+   * @param pixels those that light, from 0
+   * @param nullPixels from 0
+   * @param percent brightness, 0..100
+   * @return amperes
+   */
+  public double amps(int pixels, int nullPixels, int percent) {
+    double each = idleMilliamps + (fullMilliamps - idleMilliamps) * percent / 100;
+    return (pixels * each + nullPixels * idleMilliamps) / 1000;
+  }
 }

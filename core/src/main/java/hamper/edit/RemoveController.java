@@ -1,5 +1,6 @@
 package hamper.edit;
 
+import hamper.display.Controller;
 import hamper.display.Display;
 import hamper.display.Plan;
 import java.util.List;
@@ -13,6 +14,11 @@ public record RemoveController(String controller) implements Edit {
 
   @Override
   public String label(Plan plan) {
-    return "Remove " + plan.existingController(controller).tag();
+    Controller gone = plan.existingController(controller);
+    int pieces = gone.runs().stream().mapToInt(run -> run.legs().size()).sum();
+    return pieces == 0
+        ? "Remove " + gone.tag()
+        : "Remove %s, %s back to the tray"
+            .formatted(gone.tag(), pieces == 1 ? "1 piece" : pieces + " pieces");
   }
 }

@@ -9,6 +9,7 @@ import hamper.display.Plan;
 import hamper.display.Subnet;
 import hamper.display.Supply;
 import hamper.display.Zone;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -88,9 +89,21 @@ final class Told {
     } else if (fields.size() == 1 && said.size() == 1) {
       return one(plan, of, said.get(0));
     }
-    String last = fields.get(fields.size() - 1);
-    String before = String.join(", ", fields.subList(0, fields.size() - 1));
-    return "Set %s of %s".formatted(before.isEmpty() ? last : before + " and " + last, of);
+    Map<String, String> values = new LinkedHashMap<>();
+    said.forEach(
+        one -> values.merge(words(one.name()).field(), to(plan, one), (a, b) -> a + " and" + b));
+    List<String> told = values.entrySet().stream().map(e -> e.getKey() + e.getValue()).toList();
+    String last = told.get(told.size() - 1);
+    String before = String.join(", ", told.subList(0, told.size() - 1));
+    String all = before.isEmpty() ? last : before + " and " + last;
+    return "Set %s of %s".formatted(all, of);
+  }
+
+  /** " 31", or " none"; nothing where the value is too long to be read there. */
+  private static String to(Plan plan, Fields.Said said) {
+    return said.value().isEmpty()
+        ? " none"
+        : value(plan, said.name(), said.value().get()).map(to -> " " + to).orElse("");
   }
 
   private static String one(Plan plan, String of, Fields.Said said) {

@@ -52,14 +52,14 @@ public final class PortLoads {
     for (HungLeg leg : run.legs()) {
       PixelString string = leg.at().string();
       PixelType type = leg.at().pixels();
-      double gap = Current.amps(type, 0, leg.leg().nullPixels(), 0);
+      double gap = type.amps(0, leg.leg().nullPixels(), 0);
       amps += gap;
       fullAmps += gap;
-      idleWatts += (gap + Current.amps(type, 0, string.places(), 0)) * type.volts();
+      idleWatts += (gap + type.amps(0, string.places(), 0)) * type.volts();
       for (Section section : string.sections()) {
         int percent = run.brightness(leg.at(), section);
-        amps += Current.amps(type, section.pixels(), section.nullPixels(), percent);
-        fullAmps += Current.amps(type, section.pixels(), section.nullPixels(), 100);
+        amps += type.amps(section.pixels(), section.nullPixels(), percent);
+        fullAmps += type.amps(section.pixels(), section.nullPixels(), 100);
       }
       if (type == before) {
         continue; // its limits are known

@@ -193,8 +193,8 @@ public final class RunWire {
         into = step;
       }
       int percent = run.brightness(at, section);
-      double amps = Current.amps(type, 1, 0, percent);
-      put(section.pixels(), amps, Current.amps(type, 1, 0, 100), step, into, type);
+      double amps = type.amps(1, 0, percent);
+      put(section.pixels(), amps, type.amps(1, 0, 100), step, into, type);
       into = step;
     }
     for (int i = 0; i < leg.feeds().size(); i++) {

@@ -46,7 +46,7 @@ class ToldTest {
   @Test
   void severalFieldsAreNamedAndManyAreNot() {
     assertThat(settings(s -> s.withBlock(Optional.of(9), 3, 0)))
-        .isEqualTo("Set first universe and reserved universes of k");
+        .isEqualTo("Set first universe 9 and reserved universes 3 of k");
     assertThat(
             settings(
                 s ->

@@ -93,11 +93,11 @@ class LoadVectorsTest {
                                     .valueStream()
                                     .mapToDouble(
                                         s ->
-                                            Current.amps(
-                                                type(one),
-                                                s.get("pixels").asInt(),
-                                                s.path("nullsBefore").asInt(0),
-                                                s.get("brightness").asInt()))
+                                            type(one)
+                                                .amps(
+                                                    s.get("pixels").asInt(),
+                                                    s.path("nullsBefore").asInt(0),
+                                                    s.get("brightness").asInt()))
                                     .sum())
                             .isEqualTo(one.get("expectedA").asDouble(), within(1e-9))));
   }
@@ -172,10 +172,10 @@ class LoadVectorsTest {
     for (JsonNode section : one.get("sections")) {
       int nulls = section.path("nullsBefore").asInt(0);
       if (nulls > 0) {
-        double idle = Current.amps(type(one), 0, 1, 0);
+        double idle = type(one).amps(0, 1, 0);
         stretches.add(new Ladder.Stretch(nulls, idle, step, step));
       }
-      double each = Current.amps(type(one), 1, 0, section.get("brightness").asInt());
+      double each = type(one).amps(1, 0, section.get("brightness").asInt());
       stretches.add(new Ladder.Stretch(section.get("pixels").asInt(), each, step, step));
     }
     List<Ladder.Tap> taps = new ArrayList<>();

@@ -145,6 +145,45 @@ final class SiteMistakes {
             "holds the last levels",
             "goes to its safe state"),
         new Mistake(
+            "relay-shared",
+            yard ->
+                yard.controller("t1", RELAYS)
+                    .hang(circuit("ta", false, Optional.empty(), Optional.empty()), "t1", 1)
+                    .hang(circuit("tb", false, Optional.empty(), Optional.empty()), "t1", 1),
+            "tb",
+            "2 circuits",
+            "1 circuit"),
+        new Mistake(
+            "brightness-zero",
+            yard ->
+                yard.controller("t1", TWELVE)
+                    .string("ta", "t1", 1, 20)
+                    .string("tb", "t1", 2, Section.of(20).withBrightness(Optional.of(0))),
+            "tb",
+            "0 %",
+            "more than 0 %"),
+        new Mistake(
+            "brightness-zero",
+            yard ->
+                yard.controller("t1", TWELVE)
+                    .settings("t1", s -> s.withBrightness(Optional.of(0)))
+                    .string("ta", "t1", 1, 20)
+                    .string("tb", "t1", 2, 20),
+            "t1",
+            "0 %",
+            "more than 0 %"),
+        new Mistake(
+            "colour-order-default",
+            yard ->
+                yard.controller("t1", "ostrand-five")
+                    .hang(
+                        new PixelString("ta", "string", "node-12v", List.of(Section.of(20))),
+                        "t1",
+                        1),
+            "t1",
+            "RGB",
+            "GRB"),
+        new Mistake(
             "rests-on",
             yard ->
                 yard.controller("t1", RELAYS)

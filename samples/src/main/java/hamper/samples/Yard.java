@@ -1,5 +1,6 @@
 package hamper.samples;
 
+import hamper.address.ColourOrder;
 import hamper.address.IpAddress;
 import hamper.address.Protocol;
 import hamper.catalog.Catalog;
@@ -32,6 +33,7 @@ import hamper.edit.PutSupply;
 import hamper.edit.RemoveSubnet;
 import hamper.edit.SetLegs;
 import hamper.network.AddressLine;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -53,6 +55,9 @@ public final class Yard {
   private static final Supply SUPPLY =
       new Supply(
           "yard-12v", "Supply", Optional.empty(), 12, 1000, Optional.empty(), Optional.empty());
+
+  /** Of the stock node that its strings are made of, said of every section. */
+  private static final ColourOrder ORDER = new ColourOrder("RGB");
 
   private Plan plan;
   private int made;
@@ -142,8 +147,11 @@ public final class Yard {
 
   /** A prop of one string on a pixel port, after what hangs there. */
   public Yard string(String id, String controller, int port, Section... sections) {
-    PixelString string = new PixelString(id, "string", "node-12v", List.of(sections));
-    return hang(string, controller, port);
+    List<Section> said =
+        Arrays.stream(sections)
+            .map(s -> s.colourOrder().isPresent() ? s : s.withColourOrder(Optional.of(ORDER)))
+            .toList();
+    return hang(new PixelString(id, "string", "node-12v", said), controller, port);
   }
 
   public Yard string(String id, String controller, int port, int pixels) {

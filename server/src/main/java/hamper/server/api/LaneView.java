@@ -36,7 +36,8 @@ public record LaneView(
    * @param bank from 1
    * @param socket on each box of the chain, from 1
    * @param boxes in the chain
+   * @param mostBoxes that a chain of the model may have
    * @param cableMetres of the whole chain (m); 0 where nobody said
    */
-  public record BankView(int bank, int socket, int boxes, double cableMetres) {}
+  public record BankView(int bank, int socket, int boxes, int mostBoxes, double cableMetres) {}
 }

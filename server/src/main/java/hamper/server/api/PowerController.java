@@ -1,9 +1,12 @@
 package hamper.server.api;
 
 import hamper.advise.FeedPlan;
+import hamper.check.Measure;
 import hamper.display.HungRun;
 import hamper.display.Plan;
 import hamper.display.PortRef;
+import hamper.display.Supply;
+import hamper.display.Whereabouts;
 import hamper.edit.Edit;
 import hamper.load.RunCurves;
 import hamper.load.RunPowers;
@@ -44,9 +47,11 @@ class PowerController {
   /**
    * @param edit that adds all of them as one step; left out where none are wanted or none help
    * @param runs that get feeds
+   * @param supplies that it brings along, in words
    * @param left ports that no choice of feeds sets right, as on their cable tags
    */
-  record FeedPlanView(Optional<Edit> edit, int runs, int feeds, List<String> left) {}
+  record FeedPlanView(
+      Optional<Edit> edit, int runs, int feeds, List<String> supplies, List<String> left) {}
 
   @PostMapping("/run")
   @Operation(summary = "The voltage along a run, as it is or with an edit tried; nothing is kept")
@@ -69,6 +74,21 @@ class PowerController {
         found.edit(),
         found.runs(),
         found.feeds(),
+        found.supplies().stream().map(supply -> told(plan, supply)).toList(),
         found.left().stream().map(plan::written).toList());
+  }
+
+  /** Such as "Supply K3, 12 V 15 A, in Signal tower". */
+  private static String told(Plan plan, Supply supply) {
+    String where =
+        Whereabouts.zone(plan, supply)
+            .map(zone -> ", in " + plan.zones().existing(zone).name())
+            .orElse("");
+    return "%s, %s V %s A%s"
+        .formatted(
+            supply.name(),
+            Measure.rated(supply.volts(), "").text().trim(),
+            Measure.rated(supply.amps(), "").text().trim(),
+            where);
   }
 }

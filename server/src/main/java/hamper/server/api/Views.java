@@ -210,7 +210,8 @@ final class Views {
             .filter(cable -> cable.bank() == bank)
             .mapToDouble(BankCable::metres)
             .sum();
-    return new LaneView.BankView(bank, banks.socketOf(port.port()), boxes, metres);
+    return new LaneView.BankView(
+        bank, banks.socketOf(port.port()), boxes, banks.mostBoxes(), metres);
   }
 
   private List<LegView> legs(ControllerFacts facts, Starts starts, RunFacts run) {

@@ -1,0 +1,71 @@
+import { inject, ref, watch, type Ref } from 'vue'
+import { onRefusal, TELL } from './refusals'
+
+/** A field's text between what is and what somebody types. */
+export interface Typing {
+  /** What the field shows of what is. */
+  shown: () => string
+  label: () => string
+  /** What is wrong with a text; empty where nothing is. */
+  complaint: (typed: string) => string
+  /** Asks for what was typed. */
+  ask: (typed: string) => void
+}
+
+/**
+ * Enter or leaving takes what was typed, Escape gives back what is. What cannot be is told: on Enter
+ * the field keeps the keyboard, on leaving it is given back what is, and holds nobody. A value that
+ * changes elsewhere meanwhile is told, and takes nothing out of anybody's hands.
+ */
+export function useTyped(field: Ref<HTMLInputElement | undefined>, typing: Typing) {
+  const text = ref('')
+  const tell = inject(TELL, () => undefined)
+  /** What was asked for last, until it is answered: Enter and then leaving the field ask once. */
+  let asked: string | undefined
+  let touched = false
+
+  function reset() {
+    asked = undefined
+    touched = false
+    text.value = typing.shown()
+    field.value?.setCustomValidity('')
+  }
+  watch(
+    typing.shown,
+    (now) => {
+      if (touched && asked === undefined && document.activeElement === field.value) {
+        const is = now || 'nothing'
+        tell(`${typing.label()} is ${is} now: Enter sets what you typed, Escape takes ${is}`)
+      } else {
+        reset()
+      }
+    },
+    { immediate: true },
+  )
+  onRefusal(() => asked !== undefined && reset())
+
+  function take(stay: boolean) {
+    const typed = text.value.trim()
+    const wrong = typing.complaint(typed)
+    if (wrong && stay) {
+      field.value?.setCustomValidity(wrong)
+      field.value?.reportValidity()
+    } else if (wrong) {
+      reset()
+      tell(`${typing.label()}: ${wrong}`)
+    } else if (typed !== typing.shown() && typed !== asked) {
+      asked = typed
+      typing.ask(typed)
+    }
+  }
+  function onInput() {
+    asked = undefined
+    touched = true
+    field.value?.setCustomValidity('')
+  }
+  function cancel() {
+    reset()
+    field.value?.blur()
+  }
+  return { text, onInput, cancel, enter: () => take(true), leave: () => take(false) }
+}

@@ -1,0 +1,99 @@
+/** A ribbon on a wire, as it is drawn. */
+export interface Drawn {
+  title: string
+  count: string
+  /** Where it begins and how wide it is (px). */
+  left: number
+  width: number
+}
+
+/** What is written on a ribbon. */
+export interface Label {
+  name: string
+  count: string
+}
+
+/** Of a letter of a name, and of a digit of a count (px): the widths that their type has on average. */
+const LETTER = 6.6
+const DIGIT = 6.7
+/** What edges and paddings take of a ribbon, and what stands between name and count (px). */
+const EDGES = 19
+const BETWEEN = 6
+
+const letters = (room: number) => Math.max(0, Math.floor(room / LETTER))
+
+/** The number, or the last word, by which names of one kind differ. */
+function ending(title: string): string {
+  return /(\d+\S*|\S+)$/.exec(title)?.[0] ?? ''
+}
+
+/**
+ * A name cut to so many letters: at its end, or in the middle where others on the wire begin the
+ * same and only its end tells it from them; nothing where not even two letters fit.
+ */
+export function shortened(title: string, most: number, others: string[]): string {
+  if (title.length <= most) {
+    return title
+  }
+  if (most < 2) {
+    return ''
+  }
+  const head = title.slice(0, most - 1)
+  if (!others.some((other) => other !== title && other.startsWith(head))) {
+    return `${head.trimEnd()}…`
+  }
+  const end = ending(title)
+  if (end.length > most) {
+    return ''
+  }
+  return end.length + 2 > most ? end : `${title.slice(0, most - 1 - end.length).trimEnd()}…${end}`
+}
+
+/** Names in their order, those that only count on as one: "Bollard 1 … 12, Anchor". */
+export function summed(titles: string[]): string {
+  const parts: { stem: string; from: string; to: string; last: number }[] = []
+  for (const title of titles) {
+    const number = /^(.*?)(\d+)$/.exec(title)
+    const before = parts.at(-1)
+    if (number && before?.stem === number[1] && before.last + 1 === Number(number[2])) {
+      before.to = number[2]
+      before.last++
+    } else {
+      const last = number ? Number(number[2]) : NaN
+      parts.push({ stem: number?.[1] ?? '', from: title, to: '', last })
+    }
+  }
+  return parts.map(({ from, to }) => (to ? `${from} … ${to}` : from)).join(', ')
+}
+
+/**
+ * What is written on each ribbon of a wire, and on the free wire behind the last one: a name that
+ * has no room on its ribbon runs over the free wire next to it, or stands behind the last.
+ *
+ * @param end of what is in view of the wire (px)
+ */
+export function labels(ribbons: Drawn[], end: number): { on: Label[]; behind: string } {
+  const titles = ribbons.map((ribbon) => ribbon.title)
+  const on: Label[] = []
+  const left: string[] = []
+  for (const [i, { title, count, width, left: at }] of ribbons.entries()) {
+    const room = width - EDGES
+    const counted = count.length * DIGIT + BETWEEN
+    const whole = title.length * LETTER
+    const next = ribbons[i + 1]?.left
+    if (whole + counted <= room) {
+      on.push({ name: title, count })
+    } else if (whole <= room) {
+      on.push({ name: title, count: '' })
+    } else if (next !== undefined && whole + BETWEEN <= next - at - width) {
+      on.push({ name: '', count: count.length * DIGIT <= room ? count : '' })
+      left.push(title)
+    } else {
+      on.push({ name: shortened(title, letters(room), titles), count: '' })
+      left.push(title)
+    }
+  }
+  const last = ribbons.at(-1)
+  const free = last ? end - last.left - last.width - 2 * BETWEEN : 0
+  return { on, behind: left.length ? shortened(summed(left), letters(free), []) : '' }
+}

@@ -1,0 +1,41 @@
+import { expect, test } from 'vitest'
+import { labels, shortened, summed, type Drawn } from '../src/ribbon/labels'
+
+function row(names: string[], width: number): Drawn[] {
+  return names.map((title, i) => ({ title, count: '5', left: i * width, width }))
+}
+const BOLLARDS = Array.from({ length: 12 }, (_, i) => `Bollard ${i + 1}`)
+
+test('a name that fits stands on its ribbon, its count beside it where there is room', () => {
+  expect(labels([{ title: 'Anchor', count: '92', left: 0, width: 90 }], 500).on).toEqual([
+    { name: 'Anchor', count: '92' },
+  ])
+  expect(labels([{ title: 'Anchor', count: '92', left: 0, width: 62 }], 500).on).toEqual([
+    { name: 'Anchor', count: '' },
+  ])
+})
+
+test('twelve bollards too small for their names are named on the free wire behind them', () => {
+  const { on, behind } = labels(row(BOLLARDS, 30), 900)
+  expect(on.every(({ name }) => name.length <= 2)).toBe(true)
+  expect(on.at(-1)!.name).toBe('')
+  expect(behind).toBe('Bollard 1 … 12')
+})
+
+test('without free wire nothing is written behind', () => {
+  expect(labels(row(BOLLARDS, 30), 362).behind).toBe('')
+})
+
+test('names that begin alike are cut in the middle, others at the end', () => {
+  expect(shortened('Bollard 12', 7, BOLLARDS)).toBe('Boll…12')
+  expect(shortened('Harbour office', 8, BOLLARDS)).toBe('Harbour…')
+  expect(shortened('Bollard 12', 2, BOLLARDS)).toBe('12')
+  expect(shortened('Bollard 12', 1, BOLLARDS)).toBe('')
+})
+
+test('names that count on are summed up', () => {
+  expect(summed(['Bollard 1', 'Bollard 2', 'Bollard 3', 'Anchor', 'Lamp 9'])).toBe(
+    'Bollard 1 … 3, Anchor, Lamp 9',
+  )
+  expect(summed(['Bollard 1', 'Bollard 3'])).toBe('Bollard 1, Bollard 3')
+})
