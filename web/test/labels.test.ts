@@ -22,6 +22,15 @@ test('twelve bollards too small for their names are named on the free wire behin
   expect(behind).toBe('Bollard 1 … 12')
 })
 
+test('what is told behind is not told again on its ribbon', () => {
+  const { on, behind } = labels(
+    [{ title: 'Tide clock rim', count: '120', left: 0, width: 90 }],
+    600,
+  )
+  expect(on).toEqual([{ name: '', count: '120' }])
+  expect(behind).toBe('Tide clock rim')
+})
+
 test('without free wire nothing is written behind', () => {
   expect(labels(row(BOLLARDS, 30), 362).behind).toBe('')
 })

@@ -77,6 +77,9 @@ export const api = {
   displays: () => answer(client.GET('/api/displays')),
   create: (name: string, copyOf?: string) =>
     answer(client.POST('/api/displays', { body: { name, copyOf } })),
+  removeDisplay: (id: string) => answer(client.DELETE('/api/displays/{id}', of(id))),
+  removedDisplays: () => answer(client.GET('/api/displays/removed')),
+  bringBack: (id: string) => answer(client.POST('/api/displays/{id}/back', of(id))),
   demo: () => answer(client.POST('/api/displays/demo')),
   display: (id: string) => answer(client.GET('/api/displays/{id}', of(id))),
   edit: (id: string, version: number, edit: Edit) =>

@@ -7,6 +7,7 @@ import FilterField from '../parts/FilterField.vue'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
 import { followPointer } from '../parts/followPointer'
 import { matches } from '../parts/matches'
+import { useGrowing } from '../parts/useGrowing'
 import TrialBar from '../parts/TrialBar.vue'
 import { useWidth } from '../parts/useWidth'
 import { PROTOCOLS } from '../parts/words'
@@ -14,6 +15,7 @@ import { isTyping } from '../shell/undoKeys'
 import { useDisplay } from '../state/display'
 import { freshId } from '../state/freshId'
 import { latestOf } from '../state/latest'
+import { useShell } from '../state/shell'
 import { useTrial } from '../state/trial'
 import CataloguePanel from './controllers/CataloguePanel.vue'
 import ControllerBar from './controllers/ControllerBar.vue'
@@ -33,6 +35,9 @@ const exchanging = ref<string>()
 /** The controller under whose row what a change would do is told. */
 const asked = ref<string>()
 const catalogue = ref<CatalogueView>()
+const shell = useShell()
+/** Beside the findings the catalogue has room on a wide window only; it comes back when they go. */
+const roomForCatalogue = computed(() => !shell.findingsOpen || window.innerWidth >= 1560)
 
 const askCatalogue = latestOf<CatalogueView>(
   (answer) => (catalogue.value = answer ?? catalogue.value),
@@ -58,6 +63,8 @@ const shown = computed(() =>
     )
   }),
 )
+const end = ref<HTMLElement>()
+const { drawn, reach } = useGrowing(shown, end)
 const modelOf = (id: string) => catalogue.value?.models.find((one) => one.model.id === id)
 const settings = computed(() => display.view!.settings)
 function setDisplay(changes: Partial<typeof settings.value>) {
@@ -154,6 +161,7 @@ function toggle(id: string) {
 
 /** Focuses a row once it is there. */
 function stand(id: string) {
+  reach(shown.value.findIndex((view) => view.controller.id === id))
   at.value = id
   lit.value = id
   void nextTick(() => {
@@ -304,7 +312,7 @@ function dropBefore(index: number): boolean {
         are; the computer that sends goes into the list too.
       </p>
       <div role="list" aria-label="Controllers in list order">
-        <template v-for="(view, index) in shown" :key="view.controller.id">
+        <template v-for="(view, index) in drawn" :key="view.controller.id">
           <div v-if="dropBefore(index)" class="drop" />
           <div
             role="listitem"
@@ -341,12 +349,14 @@ function dropBefore(index: number): boolean {
           </div>
         </template>
         <div v-if="dropBefore(shown.length)" class="drop" />
+        <div ref="end" aria-hidden="true" />
       </div>
       <p v-if="all.length > 0 && shown.length === 0" class="quiet none">
         No controller matches “{{ filter }}”.
       </p>
     </div>
     <CataloguePanel
+      v-show="roomForCatalogue || exchanging"
       :catalogue="catalogue"
       :exchanging="exchanging ? display.controllerOf(exchanging) : undefined"
       @add="add"

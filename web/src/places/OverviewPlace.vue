@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { ControllerView, Finding } from '../api/types'
+import { blockTold } from '../parts/blockTold'
+import { useGrowing } from '../parts/useGrowing'
 import { counted } from '../parts/words'
 import MiniRibbon from '../ribbon/MiniRibbon.vue'
 import { reachOf } from '../ribbon/geometry'
@@ -15,6 +17,8 @@ const shell = useShell()
 const goThere = useGoThere()
 
 const controllers = computed(() => display.view!.controllers)
+const end = ref<HTMLElement>()
+const { drawn } = useGrowing(controllers, end)
 const driving = computed(() => controllers.value.filter((view) => !view.host))
 const most = computed(() => Math.max(100, ...display.lanes.map(reachOf)))
 const faults = computed(() =>
@@ -171,47 +175,50 @@ function free(view: ControllerView): string {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="view in controllers" :key="view.controller.id">
-          <td>
+        <tr
+          v-for="view in drawn"
+          :key="view.controller.id"
+          :class="{ host: view.host }"
+          :data-row="view.controller.id"
+        >
+          <td :colspan="view.host ? 6 : 1">
             <div class="who">
               <button type="button" class="to" @click="goThere({ controller: view.controller.id })">
                 <strong>{{ view.controller.tag }}</strong> {{ view.controller.name }}
               </button>
               <span class="quiet">{{ view.modelTitle }}</span>
               <span class="quiet mono">{{ view.controller.settings.address }}</span>
+              <span v-if="view.host" class="quiet">host: it sends</span>
             </div>
           </td>
-          <td>
-            <MiniRibbon v-if="!view.host" :controller="view" :width="290" :most="most" /><span
-              v-else
-              class="quiet"
-              >host: it sends</span
-            >
-          </td>
-          <td class="mono">
-            <template v-if="view.block.channels">
-              {{ view.block.from ?? ''
-              }}<template v-if="view.block.to"> – {{ view.block.to }}</template
-              ><br />
-              <span class="quiet">{{ view.block.channels }} channels</span>
-            </template>
-          </td>
-          <td>{{ view.host ? '' : free(view) }}</td>
-          <td class="mono" :class="{ over: worst(view)?.over }">
-            {{ worst(view)?.over ? '▲ ' : '' }}{{ worst(view)?.text }}
-          </td>
-          <td>
-            <v-btn
-              v-if="about(view).length"
-              size="small"
-              color="error"
-              @click="shell.findingsOpen = true"
-            >
-              {{ about(view).length }} {{ about(view).length === 1 ? 'finding' : 'findings' }}
-            </v-btn>
-            <span v-else-if="!view.host" class="quiet">✓ none</span>
-          </td>
+          <template v-if="!view.host">
+            <td>
+              <MiniRibbon :controller="view" :width="290" :most="most" />
+            </td>
+            <td class="mono">
+              <template v-if="view.block.channels">
+                {{ blockTold(view) }}<br />
+                <span class="quiet">{{ view.block.channels.toLocaleString('en') }} channels</span>
+              </template>
+            </td>
+            <td>{{ free(view) }}</td>
+            <td class="mono" :class="{ over: worst(view)?.over }">
+              {{ worst(view)?.over ? '▲ ' : '' }}{{ worst(view)?.text }}
+            </td>
+            <td>
+              <v-btn
+                v-if="about(view).length"
+                size="small"
+                color="error"
+                @click="shell.findingsOpen = true"
+              >
+                {{ about(view).length }} {{ about(view).length === 1 ? 'finding' : 'findings' }}
+              </v-btn>
+              <span v-else class="quiet">✓ none</span>
+            </td>
+          </template>
         </tr>
+        <tr ref="end" aria-hidden="true"></tr>
       </tbody>
     </table>
   </div>
@@ -220,7 +227,6 @@ function free(view: ControllerView): string {
 <style scoped>
 .overview {
   padding: 16px 24px 40px;
-  max-width: 1500px;
   display: grid;
   gap: 16px;
 }
@@ -296,6 +302,14 @@ function free(view: ControllerView): string {
 }
 .who {
   display: grid;
+}
+.host .who {
+  display: flex;
+  align-items: baseline;
+  gap: 14px;
+}
+.host td {
+  padding: 6px 16px 6px 0;
 }
 .to {
   text-align: left;

@@ -2,6 +2,7 @@
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { ControllerView, LaneView, LegView } from '../api/types'
+import { usedTold } from '../parts/blockTold'
 import AddressRuler from '../ribbon/AddressRuler.vue'
 import { reachOf } from '../ribbon/geometry'
 import { portKey, useDisplay } from '../state/display'
@@ -314,8 +315,8 @@ watch(
               @choose="(piece) => choose(piece, false)"
             />
             <div class="rulerfacts mono quiet">
-              {{ row.view.block.usedChannels }} used<br />
-              {{ row.view.block.channels }} channels
+              {{ usedTold(row.view) }}<br />
+              {{ row.view.block.channels.toLocaleString('en') }} channels
             </div>
           </div>
         </div>

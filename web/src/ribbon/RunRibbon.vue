@@ -337,7 +337,8 @@ function told(s: Stretch): string {
   top: 8px;
   margin-left: 12px;
   font-size: 12px;
-  color: var(--quiet);
+  padding: 0 4px;
+  background: rgb(var(--v-theme-background));
   white-space: nowrap;
   pointer-events: none;
 }

@@ -94,6 +94,19 @@ export function labels(ribbons: Drawn[], end: number): { on: Label[]; behind: st
     }
   }
   const last = ribbons.at(-1)
-  const free = last ? end - last.left - last.width - 2 * BETWEEN : 0
-  return { on, behind: left.length ? shortened(summed(left), letters(free), []) : '' }
+  const free = last ? end - last.left - last.width - 3 * BETWEEN : 0
+  const all = summed(left)
+  const behind = left.length ? shortened(all, letters(free), []) : ''
+  if (behind === all) {
+    // what is told behind is not told again on the ribbon, but for the number that tells which
+    for (const [i, { title, count, width }] of ribbons.entries()) {
+      const end = ending(title)
+      if (left.includes(title)) {
+        const name = /^\d/.test(end) && end.length * LETTER <= width - EDGES ? end : ''
+        const counted = !name && count.length * DIGIT <= width - EDGES
+        on[i] = { name, count: counted ? count : '' }
+      }
+    }
+  }
+  return { on, behind }
 }

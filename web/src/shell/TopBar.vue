@@ -7,6 +7,8 @@ import {
   mdiUndoVariant,
 } from '@mdi/js'
 import { computed, ref } from 'vue'
+import { api } from '../api/client'
+import type { Listed } from '../api/types'
 import { counted } from '../parts/words'
 import { useDisplay } from '../state/display'
 import { useShell } from '../state/shell'
@@ -17,7 +19,23 @@ import NewDisplay from './NewDisplay.vue'
 const display = useDisplay()
 const shell = useShell()
 const file = ref<InstanceType<typeof DisplayFileInput>>()
-const asking = ref<'new' | 'rename'>()
+const asking = ref<'new' | 'rename' | 'remove'>()
+const TITLES = {
+  new: 'New display',
+  rename: 'Rename this display',
+  remove: 'Remove this display?',
+}
+const removed = ref<Listed[]>([])
+async function look(shown: boolean) {
+  if (shown) {
+    await display.loadList()
+    removed.value = (await display.attempt(api.removedDisplays)) ?? []
+  }
+}
+/** Of two displays with one name people know the one that they changed last. */
+function changed(at: string): string {
+  return new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
+}
 const name = ref('')
 
 const counts = computed(() => {
@@ -48,7 +66,7 @@ async function settle() {
 
 <template>
   <header class="bar">
-    <v-menu @update:model-value="(shown) => shown && display.loadList()">
+    <v-menu @update:model-value="look">
       <template #activator="{ props }">
         <v-btn v-bind="props" class="name" :append-icon="mdiChevronDown" data-test="display-menu">
           {{ display.view?.name ?? 'Hamper' }}
@@ -60,7 +78,7 @@ async function settle() {
           v-for="one in display.list"
           :key="one.id"
           :title="one.name"
-          :subtitle="`${one.props} props, ${one.controllers} controllers`"
+          :subtitle="`${counted(one.props, 'prop')}, ${counted(one.controllers, 'controller')} · ${changed(one.changed)}`"
           :active="one.id === display.view?.id"
           @click="display.open(one.id)"
         />
@@ -74,7 +92,20 @@ async function settle() {
             :href="`/api/displays/${display.view.id}/file`"
             download
           />
+          <v-list-item title="Remove this display…" data-test="remove" @click="asking = 'remove'" />
         </template>
+        <v-list-group v-if="removed.length">
+          <template #activator="{ props }">
+            <v-list-item v-bind="props" title="Removed displays" data-test="removed" />
+          </template>
+          <v-list-item
+            v-for="one in removed"
+            :key="one.id"
+            :title="`Bring back ${one.name}`"
+            :subtitle="`removed ${changed(one.removed!)}, kept for 30 days`"
+            @click="display.bringBack(one.id)"
+          />
+        </v-list-group>
       </v-list>
     </v-menu>
     <DisplayFileInput ref="file" data-test="import-file" />
@@ -131,10 +162,14 @@ async function settle() {
     >
       <v-card>
         <v-card-title class="text-body-1 font-weight-bold">
-          {{ asking === 'new' ? 'New display' : 'Rename this display' }}
+          {{ TITLES[asking ?? 'new'] }}
         </v-card-title>
         <v-card-text>
           <NewDisplay v-if="asking === 'new'" @done="asking = undefined" />
+          <p v-else-if="asking === 'remove'">
+            {{ display.view?.name }} goes from the list. For 30 days it can be brought back from the
+            menu of displays, with everything in it and its whole undo.
+          </p>
           <form v-else @submit.prevent="name.trim() && settle()">
             <v-text-field v-model="name" label="Name" maxlength="80" autofocus />
           </form>
@@ -142,6 +177,13 @@ async function settle() {
         <v-card-actions>
           <v-spacer />
           <v-btn @click="asking = undefined">Cancel</v-btn>
+          <v-btn
+            v-if="asking === 'remove'"
+            color="error"
+            data-test="remove-now"
+            @click="((asking = undefined), display.remove())"
+            >Remove</v-btn
+          >
           <v-btn v-if="asking === 'rename'" color="primary" :disabled="!name.trim()" @click="settle"
             >Rename</v-btn
           >

@@ -252,15 +252,30 @@ export const useDisplay = defineStore('display', () => {
   const redo = () => act(api.redo, true)
 
   /** Makes a display and opens it. */
-  async function begin(make: () => Promise<Listed>) {
+  async function begin(make: () => Promise<Listed>, how = 'was added') {
     const added = await attempt(make)
     if (added) {
       await loadList()
       await open(added.id)
-      said.value = { text: `${added.name} was added`, canUndo: false }
+      said.value = { text: `${added.name} ${how}`, canUndo: false }
     }
   }
   const create = (name: string, copyOf?: string) => begin(() => api.create(name, copyOf))
+  /** Takes the open display out of the list, and opens another, if there is one. */
+  async function remove() {
+    const gone = view.value!
+    await queue
+    if (await attempt(async () => (await api.removeDisplay(gone.id), true))) {
+      view.value = undefined
+      await loadList()
+      const next = list.value[0]
+      if (next) {
+        await open(next.id)
+      }
+      said.value = { text: `${gone.name} was removed; its menu brings it back`, canUndo: false }
+    }
+  }
+  const bringBack = (id: string) => begin(() => api.bringBack(id), 'is back')
   const addDemo = () => begin(api.demo)
   const importFile = (file: File) => begin(() => api.importFile(file))
 
@@ -305,6 +320,8 @@ export const useDisplay = defineStore('display', () => {
     redo,
     importFile,
     create,
+    remove,
+    bringBack,
     addDemo,
     addRows,
     addToCatalogue,

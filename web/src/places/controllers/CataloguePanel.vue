@@ -176,6 +176,7 @@ function take(event: Event) {
 }
 .models {
   list-style: none;
+  flex: 0 0 auto;
   max-height: 240px;
   min-height: 120px;
   overflow: auto;

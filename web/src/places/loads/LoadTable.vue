@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { LaneView } from '../../api/types'
 import { matches } from '../../parts/matches'
+import { useGrowing } from '../../parts/useGrowing'
 import LoadMeter from '../../ribbon/LoadMeter.vue'
 import { portKey, useDisplay } from '../../state/display'
 import { useLoads } from '../../state/loads'
@@ -34,6 +35,13 @@ const shown = computed(() => {
     .filter((port) => matches(props.filter, port.lane.written, port.what))
     .sort((a, b) => direction * (share(a) - share(b)) || a.place - b.place)
 })
+const end = ref<HTMLElement>()
+const { drawn, reach } = useGrowing(shown, end)
+watch(
+  () => [loads.open, shown.value],
+  () => reach(shown.value.findIndex((port) => port.key === loads.open)),
+  { immediate: true },
+)
 defineExpose({ shown: computed(() => shown.value.length) })
 
 function sort(column: Column) {
@@ -61,7 +69,7 @@ function toggle(key: string) {
         <th>What hangs there</th>
       </tr>
     </thead>
-    <tbody v-for="port in shown" :key="port.key">
+    <tbody v-for="port in drawn" :key="port.key">
       <tr
         :class="{ tried: tried.has(port.key), open: loads.open === port.key }"
         :data-port="port.lane.written"
@@ -99,6 +107,7 @@ function toggle(key: string) {
         <td :colspan="COLUMNS.length + 1" class="opened"><RunPanel :lane="port.now" /></td>
       </tr>
     </tbody>
+    <tbody ref="end" aria-hidden="true"></tbody>
   </table>
 </template>
 

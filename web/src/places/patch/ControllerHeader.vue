@@ -2,6 +2,7 @@
 import { mdiChevronDown, mdiChevronRight, mdiWifi } from '@mdi/js'
 import { computed } from 'vue'
 import type { ControllerView } from '../../api/types'
+import { blockTold } from '../../parts/blockTold'
 import { PROTOCOLS } from '../../parts/words'
 import MiniRibbon from '../../ribbon/MiniRibbon.vue'
 
@@ -16,10 +17,9 @@ const emit = defineEmits<{ fold: [] }>()
 
 const facts = computed(() => {
   const { settings } = props.view.controller
-  const block = props.view.block
   return [
     PROTOCOLS[props.view.protocol],
-    block.from !== undefined ? `${block.from} – ${block.to}` : '',
+    blockTold(props.view),
     settings.address ?? (props.view.host ? '' : 'no address'),
   ]
     .filter(Boolean)

@@ -105,8 +105,9 @@ function onKey(event: KeyboardEvent) {
 }
 
 function width(piece: PieceView): string {
-  const needed = 24 + 6.5 * count(piece).length + 4 * 7
-  return `${Math.max(70, needed, Math.min(420, (piece.pixels || piece.channels) * props.scale))}px`
+  const name = Math.min(26, piece.title.length)
+  const needed = 28 + 6.7 * (count(piece).length + name)
+  return `${Math.max(needed, Math.min(420, (piece.pixels || piece.channels) * props.scale))}px`
 }
 function count(piece: PieceView): string {
   return piece.pixels ? `${piece.pixels}` : `${piece.channels} ch`

@@ -328,6 +328,9 @@ class PlacesTest extends DemoCase {
     window.undo();
     assertThat(overload).hasCount(1);
 
+    Locator loose = page.locator("[data-test=cluster][data-code=not-patched]");
+    assertThat(loose).containsText("10 × Not patched");
+    loose.getByRole(AriaRole.BUTTON).first().click();
     Locator vane = page.getByTestId("finding").filter(hasText("Weather vane"));
     vane.getByTestId("accept").click();
     page.getByLabel("Why it may be so").fill("It stays in the store this year");

@@ -45,6 +45,10 @@ final class Started implements AutoCloseable {
             .POST(BodyPublishers.ofByteArray(bytes)));
   }
 
+  Answer delete(String path) {
+    return send(HttpRequest.newBuilder(URI.create(base + path)).DELETE());
+  }
+
   Answer send(HttpRequest.Builder request) {
     try {
       HttpResponse<String> answer = client.send(request.build(), BodyHandlers.ofString());

@@ -16,6 +16,7 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -95,6 +96,25 @@ class DisplaysController {
   Listed importFile(HttpServletRequest request) throws IOException {
     Plan plan = DisplayFile.read(Bodies.file(request), catalog);
     return displays.add(plan.display());
+  }
+
+  @GetMapping("/removed")
+  @Operation(summary = "Displays that were removed and can be brought back")
+  List<Listed> removed() {
+    return displays.removed();
+  }
+
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @Operation(summary = "Remove a display; for 30 days it can be brought back")
+  void remove(@PathVariable String id) {
+    displays.remove(id);
+  }
+
+  @PostMapping("/{id}/back")
+  @Operation(summary = "Bring a removed display back")
+  Listed bringBack(@PathVariable String id) {
+    return displays.bringBack(id);
   }
 
   @GetMapping("/{id}")

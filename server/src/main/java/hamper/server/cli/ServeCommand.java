@@ -64,6 +64,7 @@ public class ServeCommand implements Callable<Integer> {
     ConfigurableApplicationContext context = Server.start(port, folder);
     Displays displays = context.getBean(Displays.class);
     // trouble with any of them is said now; the others can be worked on
+    displays.forgetOld();
     displays.openAll().forEach(spec.commandLine().getErr()::println);
     prepare(displays, context.getBean(Catalog.class));
     context.getBean(CopyRounds.class).begin(COPY_ROUND);

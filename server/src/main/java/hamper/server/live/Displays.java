@@ -5,10 +5,12 @@ import hamper.display.Display;
 import hamper.server.store.DisplayStore;
 import hamper.server.store.DisplayStore.Listed;
 import hamper.server.store.StorageFailedException;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
@@ -48,7 +50,41 @@ public class Displays {
         display.name(),
         look.version(),
         display.props().size(),
-        display.controllers().size());
+        display.controllers().size(),
+        Instant.now(),
+        Optional.empty());
+  }
+
+  /** Those that were removed and can be brought back, the latest first. */
+  public List<Listed> removed() {
+    return store.removed();
+  }
+
+  /**
+   * Takes a display out of the list; it can be brought back for {@link DisplayStore#KEPT}.
+   *
+   * @throws NoSuchDisplayException where there is none
+   */
+  public void remove(String id) {
+    listed(id);
+    store.setRemoved(id, true);
+    live.remove(id);
+  }
+
+  /**
+   * @throws NoSuchDisplayException where no removed display has this id
+   */
+  public Listed bringBack(String id) {
+    if (store.removed().stream().noneMatch(one -> one.id().equals(id))) {
+      throw new NoSuchDisplayException("removed display", id);
+    }
+    store.setRemoved(id, false);
+    return listed(id);
+  }
+
+  /** Forgets what was removed too long ago to be brought back. */
+  public void forgetOld() {
+    store.forget(Instant.now().minus(DisplayStore.KEPT));
   }
 
   /** Opens all of them, so that trouble is told now; answers it, a sentence each. */

@@ -8,6 +8,9 @@ import hamper.server.store.tables.DisplayReader;
 import hamper.server.store.tables.DisplayWriter;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Timestamp;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -28,12 +31,24 @@ public final class DisplayStore {
    *
    * @param props how many
    * @param controllers how many
+   * @param changed when it was made or last changed
+   * @param removed when it was removed, where it was
    */
-  public record Listed(String id, String name, int version, int props, int controllers) {}
+  public record Listed(
+      String id,
+      String name,
+      int version,
+      int props,
+      int controllers,
+      Instant changed,
+      Optional<Instant> removed) {}
+
+  /** So long a removed display can be brought back. */
+  public static final Duration KEPT = Duration.ofDays(30);
 
   private static final String LIST =
       """
-      select id, name, version,
+      select id, name, version, changed_at, removed_at,
         (select count(*) from prop where display_id = display.id) as props,
         (select count(*) from controller where display_id = display.id) as controllers
       from display
@@ -54,14 +69,59 @@ public final class DisplayStore {
   /** All displays, by name. */
   public List<Listed> list() {
     return engine.read(
-        () -> db.sql(LIST + " order by name, id").query(DisplayStore::listed).list());
+        () ->
+            db.sql(LIST + " where removed_at is null order by name, id")
+                .query(DisplayStore::listed)
+                .list());
+  }
+
+  /** Those that were removed and can be brought back, the latest first. */
+  public List<Listed> removed() {
+    return engine.read(
+        () ->
+            db.sql(LIST + " where removed_at is not null order by removed_at desc, id")
+                .query(DisplayStore::listed)
+                .list());
+  }
+
+  /** Takes a display out of the list, or puts it back. */
+  public void setRemoved(String id, boolean removed) {
+    safely(
+        () ->
+            db.sql("update display set removed_at = :at where id = :id")
+                .param("at", removed ? Timestamp.from(Instant.now()) : null)
+                .param("id", id)
+                .update());
+  }
+
+  /**
+   * Forgets displays that were removed before a moment, for good.
+   *
+   * @return how many
+   */
+  public int forget(Instant before) {
+    int old =
+        engine.read(
+            () ->
+                db.sql("select count(*) from display where removed_at < :before")
+                    .param("before", Timestamp.from(before))
+                    .query(Integer.class)
+                    .single());
+    if (old > 0) {
+      safely(
+          () ->
+              db.sql("delete from display where removed_at < :before")
+                  .param("before", Timestamp.from(before))
+                  .update());
+    }
+    return old;
   }
 
   /** One of them. */
   public Optional<Listed> find(String id) {
     return engine.read(
         () ->
-            db.sql(LIST + " where id = :id")
+            db.sql(LIST + " where removed_at is null and id = :id")
                 .param("id", id)
                 .query(DisplayStore::listed)
                 .optional());
@@ -73,7 +133,9 @@ public final class DisplayStore {
         row.getString("name"),
         row.getInt("version"),
         row.getInt("props"),
-        row.getInt("controllers"));
+        row.getInt("controllers"),
+        row.getTimestamp("changed_at").toInstant(),
+        Optional.ofNullable(row.getTimestamp("removed_at")).map(Timestamp::toInstant));
   }
 
   /**
@@ -112,7 +174,7 @@ public final class DisplayStore {
         () -> {
           writeDisplay(
               "update display set version = ?, name = ?, first_universe = ?, universe_stride = ?,"
-                  + " frames_per_second = ? where id = ?",
+                  + " frames_per_second = ?, changed_at = current_timestamp where id = ?",
               id,
               entry.version(),
               after);
