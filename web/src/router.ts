@@ -30,7 +30,7 @@ export const router = createRouter({
       props: 'opens' in place,
     })),
     // no display is named: the one that was open last is opened, at the place that is named
-    { path: '/:place?', name: 'start', component: { render: () => null } },
+    { path: '/:place?/:opened?', name: 'start', component: { render: () => null } },
     { path: '/:rest(.*)*', redirect: '/' },
   ],
 })

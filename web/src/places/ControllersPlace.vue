@@ -6,7 +6,7 @@ import type { CatalogueView, Edit, ModelView } from '../api/types'
 import FilterField from '../parts/FilterField.vue'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
 import { followPointer } from '../parts/followPointer'
-import { matches } from '../parts/matches'
+import { fits } from '../parts/matches'
 import { useGrowing } from '../parts/useGrowing'
 import TrialBar from '../parts/TrialBar.vue'
 import { useWidth } from '../parts/useWidth'
@@ -51,16 +51,19 @@ const all = computed(() => display.view!.controllers)
 const shown = computed(() =>
   all.value.filter((view) => {
     const { tag, name, settings } = view.controller
-    return matches(
-      filter.value,
-      tag,
-      name,
-      view.modelTitle,
-      settings.address,
-      settings.note,
-      PROTOCOLS[view.protocol],
-      display.zoneName(settings.zone),
-    )
+    return fits(filter.value, {
+      texts: [
+        tag,
+        name,
+        view.modelTitle,
+        settings.address,
+        settings.note,
+        PROTOCOLS[view.protocol],
+        display.zoneName(settings.zone),
+      ],
+      count: view.lanes.reduce((sum, lane) => sum + (lane.load?.pixels ?? 0), 0),
+      wrong: display.wrongControllers.has(view.controller.id),
+    })
   }),
 )
 const end = ref<HTMLElement>()
@@ -406,5 +409,17 @@ function dropBefore(index: number): boolean {
 }
 .none {
   padding: 4vh 0;
+}
+/* on a ladder one reads what is there, and places nothing */
+@media (width < 700px) {
+  .main {
+    padding: 12px 12px 32px;
+  }
+  .place :deep(.catalogue) {
+    display: none;
+  }
+  .rules {
+    margin-left: 0;
+  }
 }
 </style>

@@ -195,4 +195,16 @@ function to(controller: string) {
   padding: 12vh 0;
   text-align: center;
 }
+@media (width < 700px) {
+  .handover {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: auto 1fr;
+  }
+  .handover > :first-child {
+    max-height: 32vh;
+  }
+  .sheet {
+    padding: 12px;
+  }
+}
 </style>

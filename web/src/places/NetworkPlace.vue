@@ -8,7 +8,7 @@ import FilterField from '../parts/FilterField.vue'
 import InPlaceChoice from '../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
 import InPlaceText from '../parts/InPlaceText.vue'
-import { matches } from '../parts/matches'
+import { fits, matches } from '../parts/matches'
 import { useWidth } from '../parts/useWidth'
 import { PROTOCOLS } from '../parts/words'
 import { useDisplay } from '../state/display'
@@ -52,7 +52,12 @@ const devices = computed<{ title: string; model: string; occupant: Partial<Occup
   })
 })
 const shown = computed(() =>
-  devices.value.filter((one) => matches(filter.value, one.title, one.model, one.occupant.address)),
+  devices.value.filter((one) =>
+    fits(filter.value, {
+      texts: [one.title, one.model, one.occupant.address],
+      wrong: wrong(one.occupant) !== '',
+    }),
+  ),
 )
 const flows = computed(() =>
   network.value.flows.filter((flow) => {
@@ -428,5 +433,28 @@ li:hover .next {
 }
 .none {
   padding: 4vh 0;
+}
+@media (width < 700px) {
+  .network {
+    padding: 12px 12px 32px;
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .title,
+  .head {
+    flex-wrap: wrap;
+    gap: 4px 14px;
+  }
+  .devices {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .devices li {
+    grid-template-columns: 1fr auto;
+  }
+  .devices .state {
+    display: none;
+  }
+  section {
+    overflow-x: auto;
+  }
 }
 </style>

@@ -322,4 +322,32 @@ function free(view: ControllerView): string {
   padding: 8vh 0;
   text-align: center;
 }
+@media (width < 700px) {
+  .overview {
+    padding: 12px 12px 32px;
+  }
+  .steps {
+    grid-template-columns: 1fr;
+  }
+  .steps li {
+    border-left: none;
+    border-top: 1px solid var(--line);
+  }
+  .stops li {
+    flex-wrap: wrap;
+  }
+  .list thead {
+    display: none;
+  }
+  .list tr {
+    display: block;
+    border-bottom: 1px solid var(--line);
+    padding: 6px 0;
+  }
+  .list td {
+    display: block;
+    padding: 2px 0;
+    border-bottom: none;
+  }
+}
 </style>

@@ -31,7 +31,9 @@ type Row =
   | { kind: 'bank'; key: string; height: number; view: ControllerView; lane: LaneView }
 
 const LABEL = 86
+/** Beside the wire; on a phone only the wire is read. */
 const METERS = 284
+const NARROW = 600
 /** Room under the glass, by what hangs there. */
 const GLASS = { PIXEL: 274, PANEL: 236, DMX: 140, RELAY: 84, SERIAL: 84 }
 
@@ -86,9 +88,13 @@ function rowsOf(view: ControllerView): Row[] {
 }
 
 const most = computed(() => Math.max(100, ...display.lanes.map(reachOf)))
-const room = computed(() => Math.max(300, width.value - LABEL - METERS - 24))
+const narrow = computed(() => width.value < NARROW)
+const meters = computed(() => (narrow.value ? 0 : METERS))
+const room = computed(() => Math.max(240, width.value - LABEL - meters.value - 24))
 const scale = computed(() => (room.value / most.value) * zoom.value)
-const inner = computed(() => Math.max(width.value, LABEL + METERS + 24 + most.value * scale.value))
+const inner = computed(() =>
+  Math.max(width.value, LABEL + meters.value + 24 + most.value * scale.value),
+)
 
 const shownLanes = computed(() =>
   rows.value
@@ -283,6 +289,7 @@ watch(
             :lane="row.lane"
             :scale="scale"
             :room="Math.max(room, most * scale)"
+            :narrow="narrow"
             :active="activeIn(row.lane)"
             @press="press"
             @choose="choose"
@@ -293,7 +300,7 @@ watch(
             :view="row.view"
             :lane="row.lane"
             :leg="row.leg"
-            :width="width - LABEL - 24"
+            :width="Math.max(1, width - LABEL - 24)"
             :style="{ width: `${width - LABEL - 16}px` }"
           />
           <BankHeading
@@ -308,13 +315,13 @@ watch(
             </div>
             <AddressRuler
               :view="row.view"
-              :width="width - LABEL - METERS - 24"
+              :width="Math.max(1, width - LABEL - meters - 24)"
               :pointed="patching.pointed"
               :selected="patching.selected"
               @point="(piece) => (patching.pointed = piece)"
               @choose="(piece) => choose(piece, false)"
             />
-            <div class="rulerfacts mono quiet">
+            <div v-if="!narrow" class="rulerfacts mono quiet">
               {{ usedTold(row.view) }}<br />
               {{ row.view.block.channels.toLocaleString('en') }} channels
             </div>
@@ -415,5 +422,12 @@ watch(
   border-radius: 3px;
   border: 1px dashed var(--copper);
   background: rgb(var(--v-theme-surface));
+}
+@media (width < 700px) {
+  .tools {
+    flex-wrap: wrap;
+    gap: 4px 12px;
+    padding: 6px 12px;
+  }
 }
 </style>

@@ -4,7 +4,7 @@ import { computed, nextTick, onMounted, onScopeDispose, ref, watch } from 'vue'
 import type { PieceView, PropView } from '../api/types'
 import FilterField from '../parts/FilterField.vue'
 import InPlaceText from '../parts/InPlaceText.vue'
-import { matches } from '../parts/matches'
+import { fits } from '../parts/matches'
 import { counted } from '../parts/words'
 import PieceEditor from '../ribbon/PieceEditor.vue'
 import { useGoThere } from '../shell/goThere'
@@ -42,19 +42,22 @@ watch(site, (value) => localStorage.setItem('hamper.site', String(value)))
 const all = computed(() => display.view!.props)
 const shown = computed(() =>
   all.value.filter((view) =>
-    matches(
-      filter.value,
-      view.prop.name,
-      display.zoneName(view.prop.zone),
-      ...view.pieces.flatMap((piece) => [
-        piece.title,
-        piece.written ?? 'not patched',
-        piece.piece.kind,
-        piece.piece.kind === 'string'
-          ? display.pixelTypes.get(piece.piece.pixelType)?.name
-          : undefined,
-      ]),
-    ),
+    fits(filter.value, {
+      texts: [
+        view.prop.name,
+        display.zoneName(view.prop.zone),
+        ...view.pieces.flatMap((piece) => [
+          piece.title,
+          piece.written ?? 'not patched',
+          piece.piece.kind,
+          piece.piece.kind === 'string'
+            ? display.pixelTypes.get(piece.piece.pixelType)?.name
+            : undefined,
+        ]),
+      ],
+      count: view.pieces.reduce((sum, piece) => sum + piece.pixels, 0),
+      wrong: view.pieces.some((piece) => display.wrongAt.has(`piece ${piece.piece.id}`)),
+    }),
   ),
 )
 const byZone = computed(() => {

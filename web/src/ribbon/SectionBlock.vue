@@ -89,9 +89,10 @@ function splitAt(event: MouseEvent) {
           data-test="hold"
           @click="toggleHold"
         />
-        <b data-test="start"
+        <b
           ><InPlaceText
             v-if="at.start"
+            data-test="start"
             :value="at.start"
             :label="`Start of section ${index + 1}; a typed one is held there`"
             :pattern="START"

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useRoute } from 'vue-router'
 import { useDisplay } from '../state/display'
 import { places } from './places'
 
 const display = useDisplay()
+const route = useRoute()
 </script>
 
 <template>
@@ -13,6 +15,7 @@ const display = useDisplay()
       :key="place.name"
       :to="{ name: place.name, params: { display: display.view?.id ?? '-' } }"
       class="to"
+      :aria-current="route.name === place.name ? 'page' : undefined"
     >
       <v-icon :icon="place.icon" size="22" />
       <span>{{ place.title }}</span>

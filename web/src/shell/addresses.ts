@@ -1,11 +1,11 @@
 import { watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useDisplay } from '../state/display'
-import { places, type PlaceName } from './places'
+import { places } from './places'
 
 /** The place that a route is at, or that it names. */
-function placeOf(name: unknown, named: unknown): PlaceName {
-  return places.find((place) => place.name === name || place.name === named)?.name ?? 'overview'
+function placeOf(name: unknown, named: unknown): (typeof places)[number] {
+  return places.find((place) => place.name === name || place.name === named) ?? places[0]
 }
 
 /** Keeps the page's address and the display that is open together, whichever changes first. */
@@ -15,11 +15,13 @@ export function useAddresses() {
   const router = useRouter()
 
   watch(
-    () => display.view?.id,
-    (id) => {
+    // an address without a display, such as one typed, is one of the display that is open
+    [() => display.view?.id, () => route.name === 'start'],
+    ([id]) => {
       if (id && route.params.display !== id) {
-        const name = placeOf(route.name, route.params.place)
-        const to = { name, params: { display: id } }
+        const place = placeOf(route.name, route.params.place)
+        const opens = 'opens' in place ? { [place.opens]: route.params.opened } : {}
+        const to = { name: place.name, params: { display: id, ...opens } }
         void (route.name === 'start' ? router.replace(to) : router.push(to))
       }
     },

@@ -84,6 +84,15 @@ export const useDisplay = defineStore('display', () => {
     })
     return map
   })
+  /** Controllers that any finding is about. */
+  const wrongControllers = computed(
+    () =>
+      new Set(
+        view.value?.findings.flatMap((finding) =>
+          finding.subjects.map((subject) => subject.controller),
+        ),
+      ),
+  )
   const loose = computed(() => allPieces(view.value).filter((piece) => !piece.port))
   const zoneIndex = computed(() => new Map(view.value?.zones.map((zone, i) => [zone.id, i])))
 
@@ -307,6 +316,7 @@ export const useDisplay = defineStore('display', () => {
     propOfPiece,
     legs,
     wrongAt,
+    wrongControllers,
     loose,
     attempt,
     controllerOf,

@@ -2,10 +2,13 @@
 import { computed } from 'vue'
 import type { Given, Output, OutputSection } from '../../api/types'
 import { toldStart } from '../../parts/deviceStart'
+import { portKey, useDisplay } from '../../state/display'
+import { maskOf } from '../network/ip'
 
 /** What one device has to be told, in its own numbering, in the order in which it is typed in. */
 const props = defineProps<{ given: Given }>()
 
+const display = useDisplay()
 const configuration = computed(() => props.given.configuration)
 const protocols = { E131: 'E1.31', ARTNET: 'Art-Net', DDP: 'DDP', NONE: 'none' }
 const kinds = {
@@ -14,6 +17,33 @@ const kinds = {
   PANEL: 'Panel ports',
   DMX: 'DMX lines',
   SERIAL: 'Serial lines',
+}
+
+/** Of the subnet that its address is in, as a device asks for it. */
+const mask = computed(() => {
+  const address = configuration.value.address
+  const line = display.view!.network.lines.find((one) =>
+    one.occupants.some((occupant) => occupant.address === address),
+  )
+  return address && line && maskOf(line.subnet.prefix)
+})
+/** Where each section ends on the wire, and what hangs there, as Patch has it. */
+function planned(output: Output, index: number) {
+  const { controller } = configuration.value
+  const lane = display.laneByPort.get(portKey({ controller, kind: output.kind, port: output.port }))
+  const sections = lane?.legs.flatMap((leg) => leg.sections.map((section) => ({ leg, section })))
+  return sections?.length === output.sections.length ? sections[index] : undefined
+}
+/** The pixel type of a section, where it is another than of the one before. */
+function typeOf(output: Output, index: number): string | undefined {
+  const of = (i: number) => {
+    const piece = display.pieces.get(planned(output, i)?.leg.piece ?? '')?.piece
+    return piece?.kind === 'string' ? display.pixelTypes.get(piece.pixelType)?.name : undefined
+  }
+  return index > 0 && of(index) === of(index - 1) ? undefined : of(index)
+}
+function panelsTold(panels: NonNullable<NonNullable<OutputSection['matrix']>['panels']>): string {
+  return `${panels.columns} × ${panels.rows} panels of ${panels.panelWidth} × ${panels.panelHeight} from ${panels.order.start.toLowerCase().replace('_', ' ')}${panels.order.serpentine ? ', back and forth' : ''}`
 }
 
 const groups = computed(() => {
@@ -52,6 +82,7 @@ function options(output: Output, section: OutputSection): string {
   return [
     section.matrix &&
       `${section.matrix.width} × ${section.matrix.height} from ${section.matrix.order.start.toLowerCase().replace('_', ' ')}, ${section.matrix.order.lines.toLowerCase()}${section.matrix.order.serpentine ? ', back and forth' : ''}`,
+    section.matrix?.panels && panelsTold(section.matrix.panels),
     section.matrix?.panels?.cards
       .map((card) => `${card.name} rows ${card.rows.join('+')}`)
       .join(', '),
@@ -84,6 +115,9 @@ function options(output: Output, section: OutputSection): string {
           }}<template v-if="configuration.mode">, {{ configuration.mode }}</template> ·
           {{ protocols[configuration.protocol] }}, {{ configuration.transport.toLowerCase() }} ·
           <span class="mono">{{ configuration.address ?? 'no address' }}</span>
+          <template v-if="mask">
+            mask <span class="mono">{{ mask }}</span></template
+          >
         </p>
       </div>
     </header>
@@ -125,6 +159,7 @@ function options(output: Output, section: OutputSection): string {
           <tr>
             <th>Port</th>
             <th>Start</th>
+            <th>Last address</th>
             <th>What hangs there</th>
             <th class="right">
               {{ group.kind === 'PIXEL' || group.kind === 'PANEL' ? 'Pixels' : 'Channels' }}
@@ -143,9 +178,12 @@ function options(output: Output, section: OutputSection): string {
                   (group.kind === 'PIXEL' ? 'follows' : '')
                 }}
               </td>
+              <td class="mono quiet">{{ planned(output, i)?.section.end }}</td>
               <td>{{ section.name }}</td>
               <td class="mono right">{{ section.slots ?? section.pixels }}</td>
-              <td class="mono quiet">{{ options(output, section) }}</td>
+              <td class="mono quiet">
+                {{ [typeOf(output, i), options(output, section)].filter(Boolean).join(' · ') }}
+              </td>
             </tr>
           </template>
         </tbody>
@@ -218,5 +256,11 @@ tr.first td {
 .untold {
   color: rgb(var(--v-theme-error));
   margin-top: 8px;
+}
+@media (width < 700px) {
+  .sheet {
+    padding: 12px;
+    overflow-x: auto;
+  }
 }
 </style>

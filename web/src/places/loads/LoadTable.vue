@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { LaneView } from '../../api/types'
-import { matches } from '../../parts/matches'
+import { fits } from '../../parts/matches'
 import { useGrowing } from '../../parts/useGrowing'
 import LoadMeter from '../../ribbon/LoadMeter.vue'
 import { portKey, useDisplay } from '../../state/display'
@@ -27,12 +27,23 @@ const ports = computed(() =>
       return { key, now, lane, place, what, cells: cellsOf(lane) }
     }),
 )
+const modelOf = (lane: LaneView) => display.controllerOf(lane.port.controller)?.modelTitle
+const zonesOf = (lane: LaneView) => lane.legs.map((leg) => display.zoneName(leg.zone))
+const isWrong = (lane: LaneView) =>
+  display.wrongAt.has(portKey(lane.port)) ||
+  lane.legs.some((leg) => display.wrongAt.has(`piece ${leg.piece}`))
 const shown = computed(() => {
   const direction = upward.value === (sorted.value !== 'port') ? 1 : -1
   const share = (port: (typeof ports.value)[number]) =>
     sorted.value === 'port' ? port.place : port.cells[sorted.value].share
   return ports.value
-    .filter((port) => matches(props.filter, port.lane.written, port.what))
+    .filter((port) =>
+      fits(props.filter, {
+        texts: [port.lane.written, port.what, modelOf(port.lane), ...zonesOf(port.lane)],
+        count: port.lane.load?.pixels,
+        wrong: isWrong(port.lane),
+      }),
+    )
     .sort((a, b) => direction * (share(a) - share(b)) || a.place - b.place)
 })
 const end = ref<HTMLElement>()

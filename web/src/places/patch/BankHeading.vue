@@ -33,7 +33,7 @@ function set(box: number, metres?: number) {
   <div
     class="bank mono"
     :class="{ aimed }"
-    :data-controller="view.controller.id"
+    :data-bank="view.controller.id"
     :data-from="lane.port.port"
     data-test="bank"
   >

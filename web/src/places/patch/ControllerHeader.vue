@@ -80,4 +80,11 @@ const used = computed(() => props.view.lanes.filter((lane) => lane.legs.length).
 .mini {
   max-height: 36px;
 }
+@media (width < 700px) {
+  .model,
+  .ports,
+  .mini {
+    display: none;
+  }
+}
 </style>

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { PieceView } from '../../api/types'
 import { useDisplay } from '../../state/display'
 import { usePatching } from '../../state/patching'
+import { fits } from '../../parts/matches'
 import { range } from '../../parts/range'
 
 /** Everything not yet patched, by zone. It goes away when it is empty. */
@@ -23,15 +24,22 @@ const filter = ref('')
 const at = ref<string>()
 
 const matching = computed(() => {
-  const text = filter.value.trim().toLowerCase()
-  const more = /^(?:pixels\s*)?>\s*(\d+)$/.exec(text)
   return display.loose.filter((piece) =>
-    more ? piece.pixels > Number(more[1]) : matches(piece, text),
+    fits(filter.value, {
+      texts: [
+        piece.title,
+        zoneName(display.propOfPiece.get(piece.piece.id)?.prop.zone),
+        piece.piece.kind,
+        typeName(piece),
+      ],
+      count: piece.pixels || piece.channels,
+    }),
   )
 })
-function matches(piece: PieceView, text: string): boolean {
-  const zone = zoneName(display.propOfPiece.get(piece.piece.id)?.prop.zone)
-  return `${piece.title} ${zone}`.toLowerCase().includes(text)
+function typeName(piece: PieceView): string | undefined {
+  return piece.piece.kind === 'string'
+    ? display.pixelTypes.get(piece.piece.pixelType)?.name
+    : undefined
 }
 function zoneName(id?: string): string {
   return display.view?.zones.find((zone) => zone.id === id)?.name ?? 'No zone'

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { LaneView } from '../../api/types'
 import LoadMeter from '../../ribbon/LoadMeter.vue'
+import { cellsOf } from '../loads/loadColumns'
 import RunRibbon from '../../ribbon/RunRibbon.vue'
 import { portKey, useDisplay } from '../../state/display'
 import { isAcross, usePatching } from '../../state/patching'
@@ -9,6 +10,8 @@ import { isAcross, usePatching } from '../../state/patching'
 const props = defineProps<{
   lane: LaneView
   scale: number
+  /** Whether there is no room beside the wire. */
+  narrow: boolean
   /** Where the view of the wire ends (px). */
   room: number
   /** The leg that the keyboard stands on, if it is in this lane. */
@@ -38,8 +41,8 @@ const aimed = computed(() => {
 })
 const ghosts = computed(() => (aimed.value && patching.preview ? patching.dragged : []))
 const load = computed(() => shown.value.load)
-/** The feed through the port's socket, with the fuse of that socket. */
-const own = computed(() => shown.value.power?.feeds.find((feed) => !feed.piece))
+/** The fuse nearest to its limit, as Loads and Overview tell it. */
+const fuses = computed(() => (load.value ? cellsOf(shown.value) : undefined))
 
 const caption = computed(() => {
   if (!aimed.value || !patching.preview) {
@@ -66,7 +69,7 @@ const caption = computed(() => {
 </script>
 
 <template>
-  <div class="lane" :class="{ aimed, absent: !lane.present }" :data-lane="key">
+  <div class="lane" :class="{ aimed, narrow, absent: !lane.present }" :data-lane="key">
     <div
       class="port mono"
       :class="{ wrong: wrong?.fault, risky: wrong && !wrong.fault }"
@@ -98,7 +101,7 @@ const caption = computed(() => {
       />
       <div v-if="caption" class="caption mono" role="status" data-test="ghost">{{ caption }}</div>
     </div>
-    <div class="meters">
+    <div v-if="!narrow" class="meters">
       <template v-if="load">
         <LoadMeter
           :text="`${load.pixels + load.nullPixels}/${load.limit}`"
@@ -111,11 +114,11 @@ const caption = computed(() => {
           label="Share of the show's frame"
         />
         <LoadMeter
-          v-if="own?.fuseAmps"
-          :text="`${own.amps.toFixed(1)}/${own.fuseAmps} A`"
-          :share="own.amps / own.fuseAmps"
-          :mark="own.fullAmps / own.fuseAmps"
-          :label="`Current at planned brightness of the port's own fuse; ${own.fullAmps.toFixed(1)} A at 100 %`"
+          v-if="fuses"
+          :text="fuses.amps.text"
+          :share="fuses.amps.share"
+          :mark="fuses.full.share"
+          :label="`${fuses.amps.told}; ${fuses.full.text} at 100 %`"
         />
       </template>
       <span v-else-if="lane.universe !== undefined" class="mono quiet">
@@ -133,6 +136,9 @@ const caption = computed(() => {
   grid-template-columns: 86px 1fr 284px;
   border-bottom: 1px solid var(--line);
   align-items: stretch;
+}
+.lane.narrow {
+  grid-template-columns: 86px 1fr;
 }
 .lane.aimed {
   background: color-mix(in srgb, var(--copper) 9%, transparent);

@@ -79,10 +79,13 @@ export function useDrag(scale: Ref<number>, scroller: Ref<HTMLElement | undefine
     const head = under
       .map((element) => element.closest<HTMLElement>('[data-controller]'))
       .find(Boolean)
+    const bank = under.map((element) => element.closest<HTMLElement>('[data-bank]')).find(Boolean)
+    if (bank) {
+      const controller = bank.dataset.bank!
+      return { controller, from: firstFree(controller, Number(bank.dataset.from)) }
+    }
     if (head) {
-      const from =
-        head.dataset.from && firstFree(head.dataset.controller!, Number(head.dataset.from))
-      return { controller: head.dataset.controller!, from: from || undefined }
+      return { controller: head.dataset.controller! }
     }
     const row = under.map((element) => element.closest<HTMLElement>('[data-lane]')).find(Boolean)
     const lane = row && display.laneByPort.get(row.dataset.lane!)

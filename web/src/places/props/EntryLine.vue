@@ -189,8 +189,8 @@ defineExpose({ focus: () => field.value?.focus() })
       </template>
       <template v-else-if="read">{{ told }}</template>
       <span v-else class="quiet"
-        >what: 50 · 85+60 (two sections) · 4x200 (four strings) · circuit · 12 slots at 45 · 30 rgbw
-        at 101 · 16 dimmed unit 3 · wall 64x32</span
+        >what: 50 · 85+60 (two sections) · 14+12g2 (groups of 2) · 4x200 (four strings) · circuit ·
+        12 slots at 45 · 30 rgbw at 101 · 16 dimmed unit 3 · wall 64x32 · tv 58x33cm/5mm</span
       >
     </p>
     <div v-if="many && shown.length" class="rows">

@@ -35,6 +35,10 @@ abstract class DemoCase {
 
   @AfterEach
   void close() {
-    window.close();
+    try {
+      window.noErrors();
+    } finally {
+      window.close();
+    }
   }
 }

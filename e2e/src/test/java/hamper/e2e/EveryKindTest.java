@@ -26,15 +26,19 @@ class EveryKindTest {
       window.reveal("K6-10", window.lane("k6|PIXEL|10"));
       Locator boxes = window.lane("k6|PIXEL|10");
       assertThat(boxes.locator(".box")).hasText(new String[] {"A", "B", "C"});
-      assertThat(
-              window
-                  .page
-                  .locator(".bankname")
-                  .filter(new Locator.FilterOptions().setHasText("bank 3")))
-          .containsText("boxes A → B → C, 30 m of cable");
+      Locator bank =
+          window.page.getByTestId("bank").filter(new Locator.FilterOptions().setHasText("bank 3"));
+      assertThat(bank).containsText("→ box C");
+      Locator cable = bank.getByLabel("Cable to box B of bank 3, metres");
+      String metres = cable.inputValue();
+      cable.fill("14.5");
+      window.acknowledged(() -> cable.press("Enter"));
+      assertThat(cable).hasValue("14.5");
+      window.undo();
+      assertThat(cable).hasValue(metres);
 
       window.reveal("K7-R5", window.lane("k7|RELAY|5"));
-      assertThat(window.leg("bell-1")).containsText("Tide bell");
+      assertThat(window.lane("k7|RELAY|5")).containsText("Tide bell");
       window.reveal("H1-S1", window.lane("h1|SERIAL|1"));
       assertThat(window.leg("lanterns-2"))
           .hasAccessibleName("Street lanterns pack east unit 2 · 16 circuits, on H1-S1");

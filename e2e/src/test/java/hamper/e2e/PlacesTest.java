@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** Network, Controllers and Props: what is done there, seen beforehand, and taken back. */
@@ -359,6 +360,48 @@ class PlacesTest extends DemoCase {
         }
         Accessibility.check(page, place + " theme " + theme);
         page.getByTestId("theme").click();
+      }
+    }
+    for (int width : new int[] {900, 600, 390, 240}) {
+      page.setViewportSize(width, 844);
+      for (String place :
+          List.of("overview", "network", "controllers", "props", "patch", "loads", "handover")) {
+        page.navigate(page.url().replaceAll("(/d/[^/]+/).*", "$1" + place));
+        page.waitForTimeout(150);
+      }
+    }
+  }
+
+  @Test
+  void whatIsOpenedHasAnAddressAndADisplayIsRemovedAndBroughtBack() {
+    window.go("Patch");
+    window.leg("winch-1").click();
+    page.waitForURL(Pattern.compile(".*/d/[^/]+/patch/winch-1$"));
+    page.reload();
+    assertThat(page.getByTestId("glass")).containsText("Winch");
+
+    Locator menu = page.getByTestId("display-menu");
+    menu.click();
+    page.getByText("New display…").click();
+    page.getByLabel("Name of the display").fill("Attic");
+    page.keyboard().press("Enter");
+    assertThat(menu).containsText("Attic");
+    page.goBack();
+    assertThat(menu).containsText("Saltmarsh Quay");
+    assertThat(page.getByTestId("glass")).containsText("Winch");
+    page.goForward();
+    assertThat(menu).containsText("Attic");
+
+    for (int times = 0; times < 2; times++) {
+      menu.click();
+      page.getByTestId("remove").click();
+      page.getByTestId("remove-now").click();
+      assertThat(menu).not().containsText("Attic");
+      if (times == 0) {
+        menu.click();
+        page.getByTestId("removed").click();
+        page.getByText("Bring back Attic").click();
+        assertThat(menu).containsText("Attic");
       }
     }
   }

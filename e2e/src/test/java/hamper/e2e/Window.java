@@ -45,7 +45,9 @@ final class Window implements AutoCloseable {
     Page tab = context.newPage();
     tab.onConsoleMessage(
         message -> {
-          if (message.type().equals("error")) {
+          // a request that is refused on purpose is told by the browser itself
+          boolean refused = message.text().startsWith("Failed to load resource");
+          if (List.of("error", "warning").contains(message.type()) && !refused) {
             errors.add(message.text());
           }
         });

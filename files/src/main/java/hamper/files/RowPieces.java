@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /**
  * Makes the pieces that a row asks for.
@@ -38,15 +39,17 @@ record RowPieces(Catalog catalog, String usualType) {
     return switch (what.kind()) {
       case STRING -> string(cells, what, id, name);
       case CIRCUIT -> new Circuit(id, name, 128, false, Optional.empty());
-      case FIXTURE -> new Fixture(id, name, what.number() + place * sizes.get(0), sizes.get(0));
+      case FIXTURE -> new Fixture(id, name, number(what) + place * sizes.get(0), sizes.get(0));
       case DECODER ->
           new StripDecoder(
               id,
               name,
-              what.number() + place * sizes.get(0) * StripDecoder.CHANNELS_PER_PIXEL,
+              number(what) + place * sizes.get(0) * StripDecoder.CHANNELS_PER_PIXEL,
               sizes.get(0),
               1);
-      case DIMMER -> new SerialDimmer(id, name, what.number() + place, sizes.get(0));
+      case DIMMER -> new SerialDimmer(id, name, number(what) + place, sizes.get(0));
+      case SCREEN ->
+          Wall.screen(id, name, new Wall.Size(sizes.get(0), sizes.get(1)), what.number());
       case WALL ->
           new Wall(
               id,
@@ -60,16 +63,22 @@ record RowPieces(Catalog catalog, String usualType) {
     };
   }
 
+  /** A start slot or a unit number. */
+  private static int number(WhatCell what) {
+    return (int) what.number();
+  }
+
   private PixelString string(RowCells cells, WhatCell what, String id, String name) {
     PixelType type = type(cells.text(PropColumn.TYPE));
     Optional<ColourOrder> order = order(cells.text(PropColumn.ORDER), type);
     List<Section> sections = new ArrayList<>();
-    for (int pixels : what.sizes()) {
+    for (int i = 0; i < what.sizes().size(); i++) {
+      int group = what.groups().get(i);
       sections.add(
           new Section(
-              pixels,
+              what.sizes().get(i),
               sections.isEmpty() ? cells.number(PropColumn.NULLS, 0, 0, 1000) : 0,
-              cells.number(PropColumn.GROUP, 1, 1, Section.MOST_PIXELS),
+              group > 0 ? group : cells.number(PropColumn.GROUP, 1, 1, Section.MOST_PIXELS),
               cells.number(PropColumn.FOLD, 1, Section.MOST_PIXELS),
               backward(cells.text(PropColumn.DIRECTION)),
               order,
@@ -87,22 +96,34 @@ record RowPieces(Catalog catalog, String usualType) {
         Optional.empty());
   }
 
+  /** By id or name; else by the one chip, or the one name, that has the word in it. */
   private PixelType type(String cell) {
     String wanted = PropRowReader.key(cell.isEmpty() ? usualType : cell);
-    return catalog.pixelTypes().stream()
-        .filter(
-            type ->
-                PropRowReader.key(type.id()).equals(wanted)
-                    || PropRowReader.key(type.name()).equals(wanted))
-        .findFirst()
+    List<PixelType> all = catalog.pixelTypes();
+    return the(all, type -> is(type.id(), wanted) || is(type.name(), wanted))
+        .or(() -> the(all, type -> has(type.chip(), wanted)))
+        .or(() -> the(all, type -> has(type.id(), wanted) || has(type.name(), wanted)))
         .orElseThrow(
             () ->
                 new RefusedException(
                     PropColumn.TYPE.title(),
                     Require.quoted(cell),
-                    "no pixel type is called that; there are "
-                        + String.join(
-                            ", ", catalog.pixelTypes().stream().map(PixelType::id).toList())));
+                    "no pixel type is meant by that alone; there are "
+                        + String.join(", ", all.stream().map(PixelType::id).toList())));
+  }
+
+  private static boolean is(String known, String wanted) {
+    return PropRowReader.key(known).equals(wanted);
+  }
+
+  private static boolean has(String known, String wanted) {
+    return PropRowReader.key(known).contains(wanted);
+  }
+
+  /** The only one that is so. */
+  private static Optional<PixelType> the(List<PixelType> all, Predicate<PixelType> so) {
+    List<PixelType> found = all.stream().filter(so).limit(2).toList();
+    return found.size() == 1 ? Optional.of(found.get(0)) : Optional.empty();
   }
 
   private static Optional<ColourOrder> order(String cell, PixelType type) {

@@ -2,6 +2,7 @@ package hamper.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import hamper.display.Circuit;
 import hamper.display.Display;
@@ -61,6 +62,28 @@ class PropRowsTest {
     assertThat(only("16 dimmed unit 3")).isEqualTo(new SerialDimmer("one-1", "dimmer", 3, 16));
     Wall wall = (Wall) only("wall 64×32");
     assertThat(wall.pixels()).isEqualTo(64 * 32);
+    assertThat(((PixelString) only("14+12g2")).sections())
+        .extracting(Section::pixels, Section::group)
+        .containsExactly(tuple(14, 1), tuple(12, 2));
+    Wall screen = (Wall) only("tv 58x33cm/5mm");
+    assertThat(List.of(screen.width(), screen.height())).containsExactly(116, 66);
+    assertThat(((Wall) only("screen 1.2 x 0.6 m @ 6")).width()).isEqualTo(200);
+  }
+
+  @Test
+  void aPixelTypeIsMeantByAWordThatOnlyOneHas() {
+    PropRows rows =
+        read("One, 20, , RGBW\nTwo, 20, , APA102\nThree, 20, , WS2811", Header.OPTIONAL);
+    assertThat(told(rows))
+        .as("three have a WS2811")
+        .singleElement()
+        .asString()
+        .startsWith("row 3, type:")
+        .contains("node-12v-slow");
+    PropRows good = read("One, 20, , RGBW\nTwo, 20, , APA102", Header.OPTIONAL);
+    assertThat(good.props())
+        .extracting(prop -> ((PixelString) prop.pieces().get(0)).pixelType())
+        .containsExactly("rgbw-5v", "clocked-5v");
   }
 
   @Test
