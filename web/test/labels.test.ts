@@ -31,6 +31,20 @@ test('what is told behind is not told again on its ribbon', () => {
   expect(behind).toBe('Tide clock rim')
 })
 
+test('a name without room stands behind only if nothing comes after it', () => {
+  const bollards = { title: 'Bollards', count: '72', left: 0, width: 56 }
+  const rope = { title: 'Mooring rope', count: '150', left: 56, width: 130 }
+  const { on, behind } = labels([bollards, rope], 600)
+  expect(on.map(({ name }) => name)).toEqual(['Boll…', 'Mooring rope'])
+  expect(behind).toBe('')
+})
+
+test('a name runs over the free wire before the next ribbon', () => {
+  const flood = { title: 'Flood west', count: '8', left: 0, width: 20 }
+  const fog = { title: 'Fog', count: '2', left: 300, width: 90 }
+  expect(labels([flood, fog], 600).on[0]).toEqual({ name: '', count: '', over: 'Flood west' })
+})
+
 test('without free wire nothing is written behind', () => {
   expect(labels(row(BOLLARDS, 30), 362).behind).toBe('')
 })

@@ -197,6 +197,14 @@ function told(s: Stretch): string {
         }}</span>
       </button>
     </template>
+    <template v-for="s in wires" :key="`over${s.leg.piece}`">
+      <span
+        v-if="written.on[s.index].over"
+        class="behind"
+        :style="{ left: `${(s.from + s.gap) * scale + width(s)}px` }"
+        >{{ written.on[s.index].over }}</span
+      >
+    </template>
     <span v-if="written.behind" class="behind" :style="{ left: px(end) }">{{
       written.behind
     }}</span>

@@ -11,6 +11,8 @@ export interface Drawn {
 export interface Label {
   name: string
   count: string
+  /** A name that runs over the free wire before the next ribbon. */
+  over?: string
 }
 
 /** Of a letter of a name, and of a digit of a count (px): the widths that their type has on average. */
@@ -75,37 +77,36 @@ export function summed(titles: string[]): string {
 export function labels(ribbons: Drawn[], end: number): { on: Label[]; behind: string } {
   const titles = ribbons.map((ribbon) => ribbon.title)
   const on: Label[] = []
-  const left: string[] = []
+  /** Those whose names have no room, up to the last ribbon: they may be named behind it. */
+  let left: number[] = []
   for (const [i, { title, count, width, left: at }] of ribbons.entries()) {
     const room = width - EDGES
     const counted = count.length * DIGIT + BETWEEN
     const whole = title.length * LETTER
     const next = ribbons[i + 1]?.left
-    if (whole + counted <= room) {
-      on.push({ name: title, count })
-    } else if (whole <= room) {
-      on.push({ name: title, count: '' })
-    } else if (next !== undefined && whole + BETWEEN <= next - at - width) {
-      on.push({ name: '', count: count.length * DIGIT <= room ? count : '' })
-      left.push(title)
+    if (whole <= room) {
+      on.push({ name: title, count: whole + counted <= room ? count : '' })
+      left = []
+    } else if (next !== undefined && whole + 3 * BETWEEN <= next - at - width) {
+      on.push({ name: '', count: '', over: title })
+      left = []
     } else {
       on.push({ name: shortened(title, letters(room), titles), count: '' })
-      left.push(title)
+      left.push(i)
     }
   }
   const last = ribbons.at(-1)
   const free = last ? end - last.left - last.width - 3 * BETWEEN : 0
-  const all = summed(left)
+  const all = summed(left.map((i) => titles[i]))
   const behind = left.length ? shortened(all, letters(free), []) : ''
   if (behind === all) {
     // what is told behind is not told again on the ribbon, but for the number that tells which
-    for (const [i, { title, count, width }] of ribbons.entries()) {
-      const end = ending(title)
-      if (left.includes(title)) {
-        const name = /^\d/.test(end) && end.length * LETTER <= width - EDGES ? end : ''
-        const counted = !name && count.length * DIGIT <= width - EDGES
-        on[i] = { name, count: counted ? count : '' }
-      }
+    for (const i of left) {
+      const { title, count, width } = ribbons[i]
+      const ends = ending(title)
+      const name = /^\d/.test(ends) && ends.length * LETTER <= width - EDGES ? ends : ''
+      const counted = !name && count.length * DIGIT <= width - EDGES
+      on[i] = { name, count: counted ? count : '' }
     }
   }
   return { on, behind }

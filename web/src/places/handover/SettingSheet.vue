@@ -34,6 +34,11 @@ function planned(output: Output, index: number) {
   const sections = lane?.legs.flatMap((leg) => leg.sections.map((section) => ({ leg, section })))
   return sections?.length === output.sections.length ? sections[index] : undefined
 }
+/** The last address on the wire; of bytes without universes the device's own start says enough. */
+function lastOf(output: Output, index: number): string {
+  const end = planned(output, index)?.section.end
+  return end?.includes(':') ? end : ''
+}
 /** The pixel type of a section, where it is another than of the one before. */
 function typeOf(output: Output, index: number): string | undefined {
   const of = (i: number) => {
@@ -178,7 +183,7 @@ function options(output: Output, section: OutputSection): string {
                   (group.kind === 'PIXEL' ? 'follows' : '')
                 }}
               </td>
-              <td class="mono quiet">{{ planned(output, i)?.section.end }}</td>
+              <td class="mono quiet">{{ lastOf(output, i) }}</td>
               <td>{{ section.name }}</td>
               <td class="mono right">{{ section.slots ?? section.pixels }}</td>
               <td class="mono quiet">

@@ -65,7 +65,7 @@ class PatchByMouseTest {
       assertThat(one.wire()).containsExactly(RED);
       assertThat(one.starts()).containsExactly("13:103");
       assertThat(one.findings()).isEqualTo("4 faults · 13 risks · 1 hint");
-      assertThat(one.sheet()).contains("12 13:103 Red dinghy 88");
+      assertThat(one.sheet()).contains("12 13:103 13:366 Red dinghy 88");
 
       window.reveal(TWELVE, window.lane(LANE));
       window.drag(window.loose(BLUE), window.lane(LANE), 300);
@@ -80,7 +80,7 @@ class PatchByMouseTest {
       Seen swapped = look(window);
       assertThat(swapped.wire()).containsExactly(BLUE, RED);
       assertThat(swapped.starts()).containsExactly("13:103", "13:367");
-      assertThat(swapped.sheet()).contains("12 13:103 Blue dinghy 88").isNotEqualTo(two.sheet());
+      assertThat(swapped.sheet()).contains("12 13:103 13:366 Blue dinghy 88").isNotEqualTo(two.sheet());
 
       window.undo();
       assertThat(look(window)).isEqualTo(two);
