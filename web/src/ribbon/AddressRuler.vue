@@ -62,8 +62,16 @@ const ticks = computed(() => {
   dmxLanes.value.forEach((lane, i) =>
     made.push({ at: flowingChannels + i * 512, text: `${lane.universe ?? ''} ${lane.written}` }),
   )
-  const every = Math.max(1, Math.ceil((made.length * 34) / props.width))
-  return made.map((tick, i) => ({ ...tick, told: i % every === 0 }))
+  // told where the one told before has ended, and where there is room to its own end
+  const LETTER = 6.5
+  let free = -Infinity
+  return made.map((tick) => {
+    const x = tick.at * scale.value + 3
+    const end = x + tick.text.length * LETTER + 4
+    const told = x >= free && end <= props.width + 8
+    free = told ? end : free
+    return { ...tick, told }
+  })
 })
 const shown = computed(() => {
   const lit = props.pointed ?? props.selected[props.selected.length - 1]

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   mdiAlertOctagonOutline,
+  mdiCheckCircleOutline,
   mdiChevronDown,
   mdiRedoVariant,
   mdiThemeLightDark,
@@ -136,7 +137,7 @@ async function settle() {
         class="pill mono"
         variant="outlined"
         :color="counts.FAULT ? 'error' : counts.RISK ? 'warning' : undefined"
-        :prepend-icon="mdiAlertOctagonOutline"
+        :prepend-icon="clean ? mdiCheckCircleOutline : mdiAlertOctagonOutline"
         :aria-pressed="shell.findingsOpen"
         data-test="findings-pill"
         @click="shell.findingsOpen = !shell.findingsOpen"

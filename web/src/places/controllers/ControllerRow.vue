@@ -11,7 +11,7 @@ import type {
 import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
-import { PROTOCOLS, TRANSPORTS } from '../../parts/words'
+import { counted, PROTOCOLS, TRANSPORTS } from '../../parts/words'
 import { useGoThere } from '../../shell/goThere'
 import { useDisplay } from '../../state/display'
 import { DOTTED } from '../network/ip'
@@ -234,7 +234,7 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
             @change="(v) => set({ reserveUniverses: v! })"
         /></span>
         <span v-else
-          >{{ block.channels }} bytes, keep
+          >{{ counted(block.channels, 'byte') }}, keep
           <InPlaceNumber
             :value="settings.reserveChannels"
             :label="`Bytes to keep for ${controller.tag}`"
@@ -329,24 +329,34 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 2px;
   margin-left: auto;
-  max-width: 250px;
+  max-width: 270px;
 }
 .kind {
   font-size: 10.5px;
   margin-left: 3px;
 }
+/* small to look at, large enough to hit */
 .socket {
-  width: 9px;
-  height: 9px;
+  width: 13px;
+  height: 24px;
+  display: grid;
+  place-items: center;
+}
+.socket::after {
+  content: '';
+  width: 10px;
+  height: 10px;
   border: 1px solid var(--line-strong);
   border-radius: 2px;
 }
-.socket.used {
+.socket:hover::after {
+  outline: 2px solid var(--copper);
+}
+.socket.used::after {
   background: var(--quiet);
 }
-.socket.gone {
+.socket.gone::after {
   border-style: dotted;
   background: rgb(var(--v-theme-error));
 }

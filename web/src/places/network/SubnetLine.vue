@@ -236,7 +236,11 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
   line-height: 16px;
   padding-left: 4px;
   overflow: hidden;
-  background: repeating-linear-gradient(45deg, transparent 0 4px, var(--line-strong) 4px 5px);
+  background: repeating-linear-gradient(
+    45deg,
+    transparent 0 3.2426px,
+    var(--line-strong) 3.2426px 4.2426px
+  );
   font-weight: 600;
 }
 .tick {

@@ -4,6 +4,7 @@ import type { PieceView } from '../../api/types'
 import { useDisplay } from '../../state/display'
 import { usePatching } from '../../state/patching'
 import { fits } from '../../parts/matches'
+import { counted } from '../../parts/words'
 import { range } from '../../parts/range'
 
 /** Everything not yet patched, by zone. It goes away when it is empty. */
@@ -133,8 +134,7 @@ function count(piece: PieceView): string {
     <div class="head">
       <h2>Not yet patched</h2>
       <span class="quiet">
-        {{ display.loose.length }} {{ display.loose.length === 1 ? 'piece' : 'pieces' }} ·
-        {{ pixels }} pixels
+        {{ counted(display.loose.length, 'piece') }} · {{ counted(pixels, 'pixel') }}
       </span>
       <span v-if="patching.cut.length" class="hand" role="status">
         {{ patching.cut.length }} in hand: go to a lane and press Ctrl+V
