@@ -20,11 +20,12 @@ import NewDisplay from './NewDisplay.vue'
 const display = useDisplay()
 const shell = useShell()
 const file = ref<InstanceType<typeof DisplayFileInput>>()
-const asking = ref<'new' | 'rename' | 'remove'>()
+const asking = ref<'new' | 'rename' | 'remove' | 'removed'>()
 const TITLES = {
   new: 'New display',
   rename: 'Rename this display',
   remove: 'Remove this display?',
+  removed: 'Removed displays',
 }
 const removed = ref<Listed[]>([])
 async function look(shown: boolean) {
@@ -95,18 +96,12 @@ async function settle() {
           />
           <v-list-item title="Remove this display…" data-test="remove" @click="asking = 'remove'" />
         </template>
-        <v-list-group v-if="removed.length">
-          <template #activator="{ props }">
-            <v-list-item v-bind="props" title="Removed displays" data-test="removed" />
-          </template>
-          <v-list-item
-            v-for="one in removed"
-            :key="one.id"
-            :title="`Bring back ${one.name}`"
-            :subtitle="`removed ${changed(one.removed!)}, kept for 30 days`"
-            @click="display.bringBack(one.id)"
-          />
-        </v-list-group>
+        <v-list-item
+          v-if="removed.length"
+          title="Removed displays…"
+          data-test="removed"
+          @click="asking = 'removed'"
+        />
       </v-list>
     </v-menu>
     <DisplayFileInput ref="file" data-test="import-file" />
@@ -171,6 +166,23 @@ async function settle() {
             {{ display.view?.name }} goes from the list. For 30 days it can be brought back from the
             menu of displays, with everything in it and its whole undo.
           </p>
+          <ul v-else-if="asking === 'removed'" class="removed">
+            <li v-for="one in removed" :key="one.id">
+              <span
+                >{{ one.name }}
+                <span class="quiet"
+                  >removed {{ changed(one.removed!) }}, kept for 30 days</span
+                ></span
+              >
+              <v-btn
+                size="small"
+                color="primary"
+                :aria-label="`Bring back ${one.name}`"
+                @click="((asking = undefined), display.bringBack(one.id))"
+                >Bring back</v-btn
+              >
+            </li>
+          </ul>
           <form v-else @submit.prevent="name.trim() && settle()">
             <v-text-field v-model="name" label="Name" maxlength="80" autofocus />
           </form>
@@ -195,6 +207,15 @@ async function settle() {
 </template>
 
 <style scoped>
+.removed {
+  list-style: none;
+}
+.removed li {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 12px;
+}
 .bar {
   display: flex;
   align-items: center;

@@ -30,6 +30,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** What makes a first evening short: copies, nearest ports, several edits as one step. */
@@ -176,6 +177,36 @@ class EntryEditsTest {
         .containsExactly("l-1", "l-2", "l-3", "k-1", "l-DMX1", "l-DMX2");
     assertThatThrownBy(() -> new PatchNearest(List.of("a-1")).applyTo(plan))
         .hasMessageContaining("no pixel port of any controller has room for it");
+  }
+
+  /** Every port of two controllers that are equally far, and more strings than there are ports. */
+  @Test
+  void freePortsOfAnyNearControllerComeBeforeFullOnesAndFusesAreNotOverloaded() {
+    List<Prop> props =
+        IntStream.rangeClosed(1, 100)
+            .mapToObj(i -> Samples.string("p" + i, "node", Section.of(200)))
+            .toList();
+    Plan bare = Samples.plan(props);
+    Plan plan =
+        bare.with(
+            bare.display()
+                .withControllers(
+                    List.of(
+                        Samples.controller("k", Protocol.E131),
+                        Samples.controller("l", Protocol.E131))));
+    List<String> first = props.subList(0, 96).stream().map(Prop::id).toList();
+    Plan full = new PatchNearest(first).applyTo(plan).plan();
+    assertThat(first.stream().map(id -> full.leg(id).orElseThrow().port()).distinct())
+        .as("48 ports on each of them, one string on each port")
+        .hasSize(96);
+    // 200 pixels of 12 V take 2.7 A at the usual brightness; two of them would take 5.3 of 5 A
+    assertThatThrownBy(() -> new PatchNearest(List.of("p97")).applyTo(full))
+        .hasMessageContaining("no pixel port of any controller has room for it");
+    Prop small = Samples.string("small", "node", Section.of(90));
+    Plan more =
+        full.with(
+            full.display().withProps(Stream.concat(props.stream(), Stream.of(small)).toList()));
+    assertThat(new PatchNearest(List.of("small")).applyTo(more).plan().leg("small")).isPresent();
   }
 
   @Test

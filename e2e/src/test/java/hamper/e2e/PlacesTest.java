@@ -400,7 +400,7 @@ class PlacesTest extends DemoCase {
       if (times == 0) {
         menu.click();
         page.getByTestId("removed").click();
-        page.getByText("Bring back Attic").click();
+        page.getByLabel("Bring back Attic").click();
         assertThat(menu).containsText("Attic");
       }
     }

@@ -10,7 +10,10 @@ import hamper.network.AddressLine;
 import hamper.network.Flow;
 import hamper.network.Occupant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * The show network.
@@ -38,26 +41,7 @@ public record NetworkView(
       List<String> controllers,
       List<String> supplies,
       int switchPorts,
-      int plugged) {
-    private static EnclosureView of(Plan plan, Enclosure enclosure) {
-      Optional<String> here = Optional.of(enclosure.id());
-      List<Controller> controllers =
-          plan.controllers().all().stream()
-              .filter(one -> one.settings().enclosure().equals(here))
-              .toList();
-      long wired = controllers.stream().filter(one -> !plan.modelOf(one).wifi()).count();
-      long links = plan.links().all().stream().filter(link -> link.touches(enclosure.id())).count();
-      return new EnclosureView(
-          enclosure,
-          controllers.stream().map(Controller::id).toList(),
-          plan.supplies().all().stream()
-              .filter(one -> one.enclosure().equals(here))
-              .map(Supply::id)
-              .toList(),
-          enclosure.switches().stream().mapToInt(Integer::intValue).sum(),
-          Math.toIntExact(wired + links));
-    }
-  }
+      int plugged) {}
 
   static NetworkView of(Facts facts) {
     Plan plan = facts.plan();
@@ -65,7 +49,33 @@ public record NetworkView(
         AddressLine.of(plan.display()),
         AddressLine.outside(plan.display()),
         facts.flows(),
-        plan.enclosures().all().stream().map(one -> EnclosureView.of(plan, one)).toList(),
+        enclosures(plan),
         plan.links().all());
+  }
+
+  private static List<EnclosureView> enclosures(Plan plan) {
+    Map<Optional<String>, List<Controller>> controllers =
+        plan.controllers().all().stream()
+            .collect(Collectors.groupingBy(one -> one.settings().enclosure()));
+    Map<Optional<String>, List<Supply>> supplies =
+        plan.supplies().all().stream().collect(Collectors.groupingBy(Supply::enclosure));
+    Map<String, Long> ends =
+        plan.links().all().stream()
+            .flatMap(link -> Stream.of(link.from(), link.to()))
+            .collect(Collectors.groupingBy(end -> end, Collectors.counting()));
+    return plan.enclosures().all().stream()
+        .map(
+            one -> {
+              Optional<String> here = Optional.of(one.id());
+              List<Controller> inside = controllers.getOrDefault(here, List.of());
+              long wired = inside.stream().filter(at -> !plan.modelOf(at).wifi()).count();
+              return new EnclosureView(
+                  one,
+                  inside.stream().map(Controller::id).toList(),
+                  supplies.getOrDefault(here, List.of()).stream().map(Supply::id).toList(),
+                  one.switches().stream().mapToInt(Integer::intValue).sum(),
+                  Math.toIntExact(wired + ends.getOrDefault(one.id(), 0L)));
+            })
+        .toList();
   }
 }
