@@ -80,7 +80,9 @@ class PatchByMouseTest {
       Seen swapped = look(window);
       assertThat(swapped.wire()).containsExactly(BLUE, RED);
       assertThat(swapped.starts()).containsExactly("13:103", "13:367");
-      assertThat(swapped.sheet()).contains("12 13:103 13:366 Blue dinghy 88").isNotEqualTo(two.sheet());
+      assertThat(swapped.sheet())
+          .contains("12 13:103 13:366 Blue dinghy 88")
+          .isNotEqualTo(two.sheet());
 
       window.undo();
       assertThat(look(window)).isEqualTo(two);

@@ -138,6 +138,14 @@ class PlacesTest extends DemoCase {
     window.undo();
     assertThat(address).hasValue("198.51.100.12");
 
+    // what cannot be is told, and holds nobody
+    address.fill("198.51");
+    Locator next = page.getByLabel("Address of K3 Signal tower");
+    next.click();
+    assertThat(next).isFocused();
+    assertThat(address).hasValue("198.51.100.12");
+    assertThat(page.getByTestId("said")).containsText("198.51: four numbers from 0 to 255");
+
     Locator flag = page.locator("[data-occupant=k2]");
     flag.focus();
     window.acknowledged(() -> page.keyboard().press("ArrowLeft"));

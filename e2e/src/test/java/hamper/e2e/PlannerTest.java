@@ -101,9 +101,14 @@ class PlannerTest extends DemoCase {
   @Test
   void valuesAreEditedUnderTheGlassWhereTheyAct() {
     window.go("Patch");
-    window.leg("winch-1").click();
+    window.leg("winch-1").dblclick();
     Locator glass = page.getByTestId("glass");
     assertThat(glass.getByTestId("start")).hasValue("6:352");
+    // a number is selected by a double click, and its string is not split by it
+    glass
+        .getByLabel("Pixels of section 1", new Locator.GetByLabelOptions().setExact(true))
+        .dblclick();
+    assertThat(glass.locator(".boundary")).hasCount(0);
     Locator nulls = glass.getByLabel("Null pixels in the gap");
     nulls.fill("2000");
     nulls.press("Enter");
@@ -130,6 +135,10 @@ class PlannerTest extends DemoCase {
     window.noErrors();
   }
 
+  private static Page.GetByLabelOptions exact() {
+    return new Page.GetByLabelOptions().setExact(true);
+  }
+
   @Test
   void anotherWindowFollows() {
     try (Window other = new Window(program.url)) {
@@ -142,6 +151,20 @@ class PlannerTest extends DemoCase {
       assertThat(other.leg("lamp-posts-1")).hasCount(1);
       window.undo();
       assertThat(other.loose("lamp-posts-1")).isVisible();
+
+      // what one types stays, whatever comes from another window; and one is told what came
+      other.go("Controllers");
+      window.go("Controllers");
+      Locator typed = other.page.getByLabel("Name of K1", exact());
+      typed.fill("Quay wall");
+      Locator name = page.getByLabel("Name of K1", exact());
+      name.fill("Wall");
+      window.acknowledged(() -> name.press("Enter"));
+      assertThat(other.page.getByTestId("said")).containsText("Name of K1 is Wall now");
+      assertThat(typed).hasValue("Quay wall");
+      typed.press("Escape");
+      assertThat(typed).hasValue("Wall");
+      window.undo();
     }
   }
 
