@@ -27,7 +27,7 @@ function choose(event: Event) {
 <style scoped>
 .choice {
   border-bottom: 1px dashed var(--copper);
-  max-width: 100%;
+  max-width: min(100%, 26ch);
   text-overflow: ellipsis;
   cursor: pointer;
 }

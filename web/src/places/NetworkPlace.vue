@@ -372,8 +372,9 @@ const sources = computed(() => {
 }
 .title {
   display: flex;
+  flex-wrap: wrap;
   align-items: baseline;
-  gap: 18px;
+  gap: 4px 18px;
   font-size: 13px;
 }
 .subnet {

@@ -241,6 +241,7 @@ function free(view: ControllerView): string {
 }
 .step {
   display: grid;
+  align-content: start;
   gap: 2px;
   width: 100%;
   height: 100%;
@@ -299,6 +300,9 @@ function free(view: ControllerView): string {
   border-bottom: 1px solid var(--line);
   vertical-align: top;
   line-height: 18px;
+}
+.list td.mono {
+  white-space: nowrap;
 }
 .who {
   display: grid;

@@ -229,6 +229,12 @@ async function settle() {
 .name {
   font-size: 16px;
   font-weight: 600;
+  max-width: 340px;
+}
+.name :deep(.v-btn__content) {
+  display: block;
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 .finder {
   width: 340px;

@@ -29,6 +29,8 @@ const plug = computed(() => {
     .filter(Boolean)
     .join(' · ')
 })
+/** Strings and circuits show what others show; what is set at itself by a slot or a unit does not. */
+const mayMirror = computed(() => ['string', 'circuit'].includes(piece.value.piece.kind))
 /** What a leg may mirror: what hangs on a port of this kind and is no mirror. */
 const originals = computed(() =>
   [...display.legs.values()]
@@ -54,14 +56,15 @@ function setLeg(set: LegChange) {
       <span class="quiet">
         {{ lane.written }}
         <template v-if="string"> · {{ display.pixelTypes.get(string.pixelType)?.name }}</template>
-        · mirrors
-        <InPlaceChoice
-          :value="leg.mirrorOf"
-          :label="`What ${leg.title} mirrors`"
-          :choices="originals"
-          none="nothing"
-          @change="(mirrorOf) => setLeg({ mirrorOf: mirrorOf ?? null })"
-        />
+        <template v-if="mayMirror">
+          · mirrors
+          <InPlaceChoice
+            :value="leg.mirrorOf"
+            :label="`What ${leg.title} mirrors`"
+            :choices="originals"
+            none="nothing"
+            @change="(mirrorOf) => setLeg({ mirrorOf: mirrorOf ?? null })"
+        /></template>
       </span>
       <span v-if="plug" class="quiet">{{ plug }}</span>
       <v-spacer />

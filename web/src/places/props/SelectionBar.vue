@@ -1,16 +1,18 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { said } from '../../api/said'
-import type { PixelString, PropChange, PropView, StringChange, Wiring } from '../../api/types'
+import type { Edit, PixelString, PropChange, PropView, StringChange, Wiring } from '../../api/types'
 import { common } from '../../parts/common'
 import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
+import TrialBar from '../../parts/TrialBar.vue'
 import { counted } from '../../parts/words'
 import { ordersOf } from '../../ribbon/colourOrders'
 import StringWires from '../../ribbon/StringWires.vue'
 import { useDisplay } from '../../state/display'
 import { freshId } from '../../state/freshId'
+import { useTrial } from '../../state/trial'
 
 /** What can be done with all selected props at once; each change is one step. */
 const props = defineProps<{ selected: PropView[] }>()
@@ -34,6 +36,13 @@ const loose = computed(() =>
     view.pieces.filter((piece) => !piece.port).map(({ piece }) => piece.id),
   ),
 )
+/** Where many would hang is seen before they do; one is taken back as quickly as looked at. */
+const nearest = useTrial()
+function hang() {
+  const edit: Edit = { type: 'PatchNearest', pieces: loose.value }
+  void (loose.value.length > 1 ? nearest.aim(edit) : display.edit(edit))
+}
+watch(() => props.selected, nearest.leave)
 const zone = computed(() => common(props.selected.map((view) => view.prop.zone)))
 const brightness = computed(() => common(props.selected.map((view) => view.prop.brightness)))
 const type = computed(() => common(strings.value.map((one) => one.pixelType)))
@@ -197,19 +206,25 @@ async function remove() {
       <button type="button" class="act" @click="duplicate(false)">Duplicate</button>
       <button type="button" class="act" @click="duplicate(true)">Mirror image</button>
     </span>
-    <button
-      v-if="loose.length"
-      type="button"
-      class="act"
-      @click="display.edit({ type: 'PatchNearest', pieces: loose })"
-    >
+    <button v-if="loose.length" type="button" class="act" @click="hang">
       Hang on the nearest ports
     </button>
     <button type="button" class="act" @click="remove">Remove</button>
+    <TrialBar
+      v-if="nearest.edit.value"
+      class="tried"
+      :preview="nearest.preview.value"
+      :refused="nearest.refused.value"
+      @apply="nearest.apply()"
+      @leave="nearest.leave()"
+    />
   </div>
 </template>
 
 <style scoped>
+.tried {
+  flex-basis: 100%;
+}
 .bar {
   display: flex;
   flex-wrap: wrap;

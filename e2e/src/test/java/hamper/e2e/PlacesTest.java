@@ -270,7 +270,9 @@ class PlacesTest extends DemoCase {
     assertThat(wire.locator("option:checked")).hasText("AWG 20, as usual †");
     window.acknowledged(() -> wire.selectOption("AWG 16"));
     assertThat(wire).hasValue("AWG 16");
-    window.acknowledged(() -> selection.getByText("Hang on the nearest ports").click());
+    selection.getByText("Hang on the nearest ports").click();
+    assertThat(selection.getByTestId("trial")).containsText("to the nearest port");
+    window.acknowledged(() -> selection.getByTestId("apply").click());
     assertThat(page.locator("[data-prop=bollard-1]")).hasAccessibleName(ends("K\\d-"));
     window.acknowledged(() -> selection.getByText("Mirror image").click());
     Locator copy = page.locator("[data-prop=bollard]");
