@@ -27,6 +27,8 @@ provide(
   REFUSALS,
   computed(() => display.problem),
 )
+/** Known once the list is; what is being typed there is not taken away by anything that is busy. */
+const nothingYet = computed(() => display.started && (!display.list.length || !display.busy))
 const slow = useSlow(() => display.busy > 0)
 onMounted(useAddresses())
 provide(TELL, (text) => (display.said = { text, canUndo: false }))
@@ -50,7 +52,7 @@ provide(TELL, (text) => (display.said = { text, canUndo: false }))
         <div class="below">
           <main class="place" :data-version="display.view?.version">
             <router-view v-if="display.view" />
-            <EmptyStart v-else-if="!display.busy" />
+            <EmptyStart v-else-if="nothingYet" />
             <v-progress-linear v-else indeterminate aria-label="Opening the display" />
           </main>
           <FindingsPanel v-if="shell.findingsOpen && display.view" />

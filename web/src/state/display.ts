@@ -47,6 +47,8 @@ export const useDisplay = defineStore('display', () => {
   const said = ref<Said>()
   const problem = shallowRef<Problem>()
   const busy = ref(0)
+  /** Whether it is known which displays there are. */
+  const started = ref(false)
   /** The newest version of each display that was heard of, also while it is being read. */
   const heard = new Map<string, number>()
   /** Edits go one after another, so that each is made on the version before it. */
@@ -156,6 +158,7 @@ export const useDisplay = defineStore('display', () => {
   async function start(wanted?: string) {
     follow(hear)
     await loadList()
+    started.value = true
     const last = localStorage.getItem('hamper.display')
     const known = (id?: string | null) => list.value.find((one) => one.id === id)
     if (wanted && !known(wanted)) {
@@ -310,6 +313,7 @@ export const useDisplay = defineStore('display', () => {
     said,
     problem,
     busy,
+    started,
     lanes,
     laneByPort,
     pieces,
