@@ -2,10 +2,10 @@ import { expect, test } from 'vitest'
 import type { DisplayView } from '../src/api/types'
 import { find } from '../src/shell/finder'
 
-function lane(controller: string, port: number, label = String(port)) {
+function lane(controller: string, at: number, label = `${at}`) {
   return {
-    port: { controller, kind: 'PIXEL', port },
-    written: `${controller.toUpperCase()}-${port}`,
+    port: { controller, kind: 'PIXEL', port: at },
+    written: `${controller.toUpperCase()}-${at}`,
     label,
     legs: [],
   }
