@@ -2,7 +2,7 @@
 import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
 import { said } from '../../api/said'
-import type { Enclosure, Link } from '../../api/types'
+import type { Enclosure, EnclosureView, Link } from '../../api/types'
 import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
@@ -49,6 +49,19 @@ const loose = computed(() => [
     .filter((supply) => !supply.enclosure)
     .map((supply) => ({ value: `s:${supply.id}`, title: supply.name })),
 ])
+/** What is in an enclosure, by the same keys. */
+function inside(view: EnclosureView) {
+  return [
+    ...view.controllers.map((id) => {
+      const controller = display.controllerOf(id)?.controller
+      return { key: `c:${id}`, title: controller?.tag, told: controller?.name, tag: true }
+    }),
+    ...view.supplies.map((id) => {
+      const name = supplies.value.find((one) => one.id === id)?.name
+      return { key: `s:${id}`, title: name, told: undefined, tag: false }
+    }),
+  ]
+}
 function move(what: string | undefined, enclosure: string | undefined) {
   if (!what) {
     return
@@ -201,34 +214,17 @@ const percent = (metres: number) => `${Math.min(100, (metres / MOST_COPPER) * 10
           </span>
         </div>
         <div class="inside">
-          <span
-            v-for="id in row.view.controllers"
-            :key="id"
-            class="thing"
-            :title="display.controllerOf(id)?.controller.name"
-          >
-            <span class="mono">{{ display.controllerOf(id)?.controller.tag }}</span>
+          <span v-for="thing in inside(row.view)" :key="thing.key" class="thing">
+            <span :class="{ mono: thing.tag }" :title="thing.told">{{ thing.title }}</span>
             <button
               type="button"
-              :aria-label="`Take ${display.controllerOf(id)?.controller.tag} out of ${row.view.enclosure.name}`"
-              @click="move(`c:${id}`, undefined)"
+              :aria-label="`Take ${thing.title} out of ${row.view.enclosure.name}`"
+              @click="move(thing.key, undefined)"
             >
               <v-icon :icon="mdiClose" size="12" />
             </button>
           </span>
-          <span v-for="id in row.view.supplies" :key="id" class="thing">
-            {{ supplies.find((one) => one.id === id)?.name }}
-            <button
-              type="button"
-              :aria-label="`Take ${supplies.find((one) => one.id === id)?.name} out of ${row.view.enclosure.name}`"
-              @click="move(`s:${id}`, undefined)"
-            >
-              <v-icon :icon="mdiClose" size="12" />
-            </button>
-          </span>
-          <span v-if="!row.view.controllers.length && !row.view.supplies.length" class="quiet"
-            >empty</span
-          >
+          <span v-if="inside(row.view).length === 0" class="quiet">empty</span>
           <InPlaceChoice
             v-if="loose.length"
             :label="`Put something into ${row.view.enclosure.name}`"

@@ -47,7 +47,7 @@ final class FeedPlanner {
    */
   record Place(int leg, int position) {}
 
-  private static final List<Double> FUSES = List.of(1.0, 2.0, 3.0, 4.0, 5.0, 7.5, 10.0, 15.0, 20.0);
+  static final List<Double> FUSES = List.of(1.0, 2.0, 3.0, 4.0, 5.0, 7.5, 10.0, 15.0, 20.0);
   private static final double VOLTAGE_MARGIN = 1.05;
   private static final int MOST_TRIED = 5000;
   private static final int MOST_PLACES_BETWEEN = 16;

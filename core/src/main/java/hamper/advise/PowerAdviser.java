@@ -202,13 +202,12 @@ final class PowerAdviser implements Adviser {
   /** The largest fuse that is sold and that the short circuit blows. */
   private static Stream<Edit> blowingFuse(Plan plan, Subject main, Finding finding) {
     double most = finding.found().number().orElseThrow() / 2;
-    return FUSES.stream().filter(amps -> amps <= most).max(Comparator.naturalOrder()).stream()
+    return FeedPlanner.FUSES.stream()
+        .filter(amps -> amps <= most)
+        .max(Comparator.naturalOrder())
+        .stream()
         .flatMap(amps -> smallerFuse(plan, main, amps));
   }
-
-  /** Ratings of fuses as they are sold (A). */
-  private static final List<Double> FUSES =
-      List.of(0.5, 1.0, 2.0, 3.0, 4.0, 5.0, 7.5, 10.0, 15.0, 20.0, 25.0, 30.0);
 
   /** Fuses no larger than allowed (A). */
   private static Stream<Edit> smallerFuse(Plan plan, Subject main, double allowed) {

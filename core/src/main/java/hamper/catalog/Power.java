@@ -9,6 +9,9 @@ import hamper.value.Require;
  * @param amps most current through it (A)
  */
 public record Power(double volts, double amps) {
+  /** Most of any rating, of inputs, fuses, supplies and breakers, that is planned on. */
+  public static final double PLANNED_SHARE = 0.8;
+
   public Power {
     Require.inRange("volts", volts, 1, 400);
     Require.inRange("amps", amps, 0.1, 1000);

@@ -1,5 +1,6 @@
 package hamper.edit;
 
+import hamper.display.Circuit;
 import hamper.display.Display;
 import hamper.display.Piece;
 import hamper.display.PixelString;
@@ -10,6 +11,7 @@ import hamper.value.RecordShape;
 import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -69,9 +71,20 @@ public record DuplicateProp(String prop, List<String> copies, boolean mirrorImag
   private Prop copyOf(Prop original, String id, String name) {
     List<Piece> pieces = new ArrayList<>();
     for (Piece piece : original.pieces()) {
-      pieces.add(copyOf(piece, "%s-%d".formatted(id, pieces.size() + 1)));
+      Piece copy = copyOf(piece, "%s-%d".formatted(id, pieces.size() + 1));
+      pieces.add(copy instanceof Circuit circuit ? apart(circuit, original.name(), name) : copy);
     }
     return original.copy(id, name, pieces);
+  }
+
+  /** Circuits of a copy lock each other out, and not those of the original. */
+  private static Circuit apart(Circuit circuit, String original, String copy) {
+    Optional<String> interlock =
+        circuit
+            .interlock()
+            .map(name -> name.replace(", " + original, "") + ", " + copy)
+            .map(name -> name.length() > Require.LONGEST_NAME ? copy : name);
+    return RecordShape.with(circuit, "interlock", interlock);
   }
 
   private Piece copyOf(Piece piece, String id) {

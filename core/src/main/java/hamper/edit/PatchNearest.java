@@ -3,6 +3,7 @@ package hamper.edit;
 import hamper.address.Protocol;
 import hamper.catalog.PortGroup;
 import hamper.catalog.PortKind;
+import hamper.catalog.Power;
 import hamper.display.Brightness;
 import hamper.display.Cable;
 import hamper.display.Controller;
@@ -133,11 +134,8 @@ public record PatchNearest(List<String> pieces) implements Edit {
                 run.legs().stream().map(leg -> plan.existingPiece(leg.piece())), Stream.of(more))
             .mapToDouble(at -> amps(at, run, controller))
             .sum();
-    return amps <= fuse.get() * PLANNED_SHARE;
+    return amps <= fuse.get() * Power.PLANNED_SHARE;
   }
-
-  /** Most of a fuse that is planned on. */
-  private static final double PLANNED_SHARE = 0.8;
 
   private static double amps(PieceAt at, Run run, Controller controller) {
     return at.string().sections().stream()

@@ -20,7 +20,7 @@ import java.util.Map;
 public record SiteLoads(
     List<InputLoad> inputs, List<SupplyLoad> supplies, List<MainsLoad> mains, double idleWatts) {
   /** Most of a rating that is planned on. */
-  public static final double PLANNED_SHARE = 0.8;
+  public static final double PLANNED_SHARE = Power.PLANNED_SHARE;
 
   /**
    * @param input of the controller, from 1

@@ -84,6 +84,35 @@ class EntryEditsTest {
   }
 
   @Test
+  void circuitsOfACopyLockEachOtherOutAndNotThoseOfTheOriginal() {
+    Prop winch = prop("w", null, locked("up"), locked("down"));
+    Plan plan = Samples.plan(List.of(winch));
+    Plan after = new DuplicateProp("w", List.of("x"), false).applyTo(plan).plan();
+    Plan again = new DuplicateProp("x", List.of("y"), false).applyTo(after).plan();
+    assertThat(again.display().props())
+        .extracting(
+            one ->
+                one.pieces().stream()
+                    .map(piece -> ((Circuit) piece).interlock().orElseThrow())
+                    .distinct()
+                    .toList())
+        .containsExactly(List.of("winch"), List.of("winch, w 2"), List.of("winch, w 3"));
+  }
+
+  private static Circuit locked(String id) {
+    return new Circuit(
+        id,
+        id,
+        128,
+        false,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.of("winch"));
+  }
+
+  @Test
   void copiesFollowTheirOriginalHangNowhereAndHoldNothing() {
     Section held = Section.of(9).withHold(Optional.of(Hold.atChannel(7)));
     Prop bollard =
