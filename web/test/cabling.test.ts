@@ -17,6 +17,7 @@ function box(id: string): EnclosureView {
     plugged: 0,
   }
 }
+const COPPER = { plannedCopperMetres: 90, mostCopperMetres: 100 }
 function link(id: string, from: string, to: string, metres?: number): Link {
   return { id, name: id, from, to, kind: 'COPPER', metres }
 }
@@ -47,10 +48,10 @@ test('a link that closes a circle is told where it closes it, and nobody runs ro
 })
 
 test('copper is planned up to 90 m, and ends at 100', () => {
-  expect(lengthState(link('n', 'a', 'b', 90))).toBe('')
-  expect(lengthState(link('n', 'a', 'b', 90.5))).toBe('near')
-  expect(lengthState(link('n', 'a', 'b', 101))).toBe('over')
-  expect(lengthState({ ...link('n', 'a', 'b', 500), kind: 'FIBRE' })).toBe('')
+  expect(lengthState(link('n', 'a', 'b', 90), COPPER)).toBe('')
+  expect(lengthState(link('n', 'a', 'b', 90.5), COPPER)).toBe('near')
+  expect(lengthState(link('n', 'a', 'b', 101), COPPER)).toBe('over')
+  expect(lengthState({ ...link('n', 'a', 'b', 500), kind: 'FIBRE' }, COPPER)).toBe('')
 })
 
 test('switches are written as their ports', () => {

@@ -1,6 +1,13 @@
 import { expect, test } from 'vitest'
-import type { LaneView } from '../src/api/types'
-import { limitOf, placesOf, reachOf, stretches } from '../src/ribbon/geometry'
+import type { LaneView, Section } from '../src/api/types'
+import {
+  limitOf,
+  placesOf,
+  reachOf,
+  sectionRows,
+  sectionWidths,
+  stretches,
+} from '../src/ribbon/geometry'
 
 const leg = (before: number, nullPixels: number, places: number) => ({
   before,
@@ -31,4 +38,17 @@ test('fixtures lie at their slots', () => {
   } as unknown as LaneView
   expect(stretches(lane)[0]).toMatchObject({ from: 100, length: 12 })
   expect(limitOf(lane)).toBe(512)
+})
+
+test('sections of an opened string are to scale, but never too small, and stand in rows', () => {
+  const sections = (...counts: number[]) =>
+    counts.map((pixels) => ({ pixels, nullPixels: 0 })) as Section[]
+  expect(sectionWidths(sections(85, 60), 1000)).toEqual(
+    [572.2, 399.8].map((w) => expect.closeTo(w, 0)),
+  )
+  expect(sectionRows(sections(85, 60), 1000)).toBe(1)
+  expect(sectionWidths(sections(14, 4, 4), 600)[2]).toBe(270)
+  expect(sectionRows(sections(14, 4, 4), 600)).toBe(2)
+  expect(sectionRows(sections(5, 5, 5, 5), 300)).toBe(4)
+  expect(sectionWidths(sections(50), 280)).toEqual([270])
 })

@@ -39,6 +39,13 @@ test('a name without room stands behind only if nothing comes after it', () => {
   expect(behind).toBe('')
 })
 
+test('what else stands on a ribbon takes its room: no count is cut', () => {
+  const hands = { title: 'Tide clock hands', count: '44', left: 0, width: 34 }
+  expect(labels([hands], 600).on[0].count).toBe('44')
+  expect(labels([{ ...hands, catch: true }], 600).on[0].count).toBe('')
+  expect(labels([{ ...hands, width: 62, box: 'A' }], 600).on[0].count).toBe('44')
+})
+
 test('a name runs over the free wire before the next ribbon', () => {
   const flood = { title: 'Flood west', count: '8', left: 0, width: 20 }
   const fog = { title: 'Fog', count: '2', left: 300, width: 90 }

@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router'
 import type { ControllerView, LaneView, LegView } from '../api/types'
 import { usedTold } from '../parts/blockTold'
 import AddressRuler from '../ribbon/AddressRuler.vue'
-import { reachOf } from '../ribbon/geometry'
+import { reachOf, sectionRows } from '../ribbon/geometry'
 import { portKey, useDisplay } from '../state/display'
 import { isAcross, usePatching } from '../state/patching'
 import BankHeading from './patch/BankHeading.vue'
@@ -31,11 +31,16 @@ type Row =
   | { kind: 'bank'; key: string; height: number; view: ControllerView; lane: LaneView }
 
 const LABEL = 86
+/** What stands beside the sections under the glass (px). */
+const GLASS_BESIDE = 170
 /** Beside the wire; on a phone only the wire is read. */
 const METERS = 284
 const NARROW = 600
 /** Room under the glass, by what hangs there. */
 const GLASS = { PIXEL: 274, PANEL: 236, DMX: 140, RELAY: 84, SERIAL: 84 }
+
+/** A row of sections under the glass, with their addresses (px). */
+const SECTION_ROW = 126
 
 /** The piece that the address opens. */
 const props = defineProps<{ piece?: string }>()
@@ -58,6 +63,7 @@ function isShown(view: ControllerView, lane: LaneView): boolean {
 }
 const rows = computed<Row[]>(() => controllers.value.flatMap(rowsOf))
 const { visible, total, width, show } = useWindowing(scroller, rows)
+const glassWidth = computed(() => Math.max(1, width.value - LABEL - 24))
 
 function rowsOf(view: ControllerView): Row[] {
   const id = view.controller.id
@@ -77,7 +83,7 @@ function rowsOf(view: ControllerView): Row[] {
     all.push({ kind: 'lane', key: portKey(lane.port), height: 35, view, lane })
     const leg = lane.legs.find((one) => one.piece === patching.glass)
     if (leg) {
-      const height = GLASS[lane.port.kind]
+      const height = GLASS[lane.port.kind] + moreRows(leg)
       all.push({ kind: 'glass', key: `g${leg.piece}`, height, view, lane, leg })
     }
   }
@@ -85,6 +91,13 @@ function rowsOf(view: ControllerView): Row[] {
     all.push({ kind: 'ruler', key: `r${id}`, height: 64, view })
   }
   return all
+}
+
+/** What a string of many sections takes more under the glass (px). */
+function moreRows({ piece }: LegView): number {
+  const one = display.pieces.get(piece)?.piece
+  const room = glassWidth.value - GLASS_BESIDE
+  return one?.kind === 'string' ? (sectionRows(one.sections, room) - 1) * SECTION_ROW : 0
 }
 
 const most = computed(() => Math.max(100, ...display.lanes.map(reachOf)))
@@ -300,7 +313,7 @@ watch(
             :view="row.view"
             :lane="row.lane"
             :leg="row.leg"
-            :width="Math.max(1, width - LABEL - 24)"
+            :width="glassWidth"
             :style="{ width: `${width - LABEL - 16}px` }"
           />
           <BankHeading

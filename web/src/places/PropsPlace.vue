@@ -6,6 +6,7 @@ import FilterField from '../parts/FilterField.vue'
 import InPlaceText from '../parts/InPlaceText.vue'
 import { fits } from '../parts/matches'
 import { counted } from '../parts/words'
+import { sectionRows } from '../ribbon/geometry'
 import PieceEditor from '../ribbon/PieceEditor.vue'
 import { useGoThere } from '../shell/goThere'
 import { useDisplay } from '../state/display'
@@ -81,8 +82,11 @@ const rows = computed<Row[]>(() =>
 )
 /** A string that hangs nowhere has no addresses to show. */
 function roomOf({ piece, port }: PieceView): number {
-  const starts = !port && piece.kind === 'string' ? ADDRESSES : 0
-  return OPEN[piece.kind] + PIECE_TITLE - starts
+  if (piece.kind !== 'string') {
+    return OPEN[piece.kind] + PIECE_TITLE
+  }
+  const row = OPEN.string - (port ? 0 : ADDRESSES)
+  return sectionRows(piece.sections, stripWidth.value) * row + PIECE_TITLE
 }
 function heightOf(view: PropView): number {
   const closed = Math.max(30, view.pieces.length * 18 + 12)
@@ -91,6 +95,7 @@ function heightOf(view: PropView): number {
     : closed
 }
 const { visible, total, width, show } = useWindowing(scroller, rows)
+const stripWidth = computed(() => Math.max(280, width.value - 90))
 
 const room = computed(() => Math.max(200, width.value - NAME - HANGS - 70))
 const most = computed(() =>
@@ -360,7 +365,7 @@ const pixels = computed(() =>
                     :zone="row.view.prop.zone"
                     :at="sections(piece)"
                     :brightness="brightness(row.view, piece)"
-                    :width="width - 90"
+                    :width="stripWidth"
                   />
                 </div>
               </div>

@@ -45,10 +45,15 @@ const written = computed(() =>
       count: count(s),
       left: (s.from + s.gap) * props.scale,
       width: width(s),
+      catch: caught(s),
+      box: boxOf(s),
     })),
     props.room,
   ),
 )
+
+/** Whether its start is held, which its catch tells; what hangs on DMX lines always has its slot. */
+const caught = (s: Stretch) => props.lane.port.kind !== 'DMX' && !!s.leg.sections[0]?.held
 
 const px = (places: number) => `${places * props.scale}px`
 
@@ -182,11 +187,7 @@ function told(s: Stretch): string {
           :style="{ left: `${x}px` }"
         />
         <span v-for="x in marks(s).folds" :key="`f${x}`" class="fold" :style="{ left: `${x}px` }" />
-        <span
-          v-if="s.leg.sections[0]?.held && lane.port.kind !== 'DMX'"
-          class="catch"
-          title="The start address is held"
-        />
+        <span v-if="caught(s)" class="catch" title="The start address is held" />
         <span v-if="boxOf(s)" class="box mono" :title="`Remote box ${boxOf(s)}`">{{
           boxOf(s)
         }}</span>
@@ -368,7 +369,12 @@ function told(s: Stretch): string {
   top: 0;
   bottom: 0;
   width: 1px;
-  background: var(--zone);
+  /* open in the middle, where names are written */
+  background: linear-gradient(
+    var(--zone) 0 5px,
+    transparent 5px calc(100% - 5px),
+    var(--zone) calc(100% - 5px)
+  );
 }
 .fold {
   position: absolute;

@@ -5,6 +5,7 @@ import { said } from '../api/said'
 import type { PixelString, Section, SectionView } from '../api/types'
 import { followPointer } from '../parts/followPointer'
 import { useDisplay } from '../state/display'
+import { SEAM, sectionWidths } from './geometry'
 import SectionBlock from './SectionBlock.vue'
 
 /**
@@ -25,12 +26,7 @@ const display = useDisplay()
 const usualOrder = computed(
   () => display.pixelTypes.get(props.string.pixelType)?.colourOrder ?? 'RGB',
 )
-/** Widths of the sections: to scale, but never too small to edit. */
-const widths = computed(() => {
-  const { sections } = props.string
-  const total = sections.reduce((sum, s) => sum + s.pixels + s.nullPixels, 0)
-  return sections.map((s) => Math.max(270, (props.width * (s.pixels + s.nullPixels)) / total))
-})
+const widths = computed(() => sectionWidths(props.string.sections, props.width))
 
 function set(index: number, changes: Partial<Section>) {
   const sections = [{ piece: props.string.id, index }]
@@ -90,60 +86,70 @@ function onKey(event: KeyboardEvent, index: number) {
 <template>
   <div class="strip">
     <slot name="plug" />
-    <template v-for="(section, i) in string.sections" :key="i">
-      <SectionBlock
-        :section="section"
-        :index="i"
-        :at="at?.[i]"
-        :width="widths[i]"
-        :zone-colour="display.zoneColour(zone)"
-        :brightness="brightness"
-        :usual-order="usualOrder"
-        @set="(changes) => set(i, changes)"
-        @turn="turn(i)"
-        @split="(pixels) => split(i, pixels)"
-      />
-      <div v-if="i < string.sections.length - 1" class="seam" :class="{ low: at }">
-        <div
-          class="boundary"
-          role="slider"
-          tabindex="0"
-          :aria-label="`Boundary between sections ${i + 1} and ${i + 2}; Delete joins them`"
-          :aria-valuenow="section.pixels"
-          :aria-valuemin="1"
-          :aria-valuemax="section.pixels + string.sections[i + 1].pixels - 1"
-          :data-boundary="i"
-          title="Drag, or arrow keys: shift. Delete: join"
-          @pointerdown="(event) => press(event, i)"
-          @keydown="(event) => onKey(event, i)"
+    <div class="parts">
+      <div v-for="(section, i) in string.sections" :key="i" class="part">
+        <SectionBlock
+          :section="section"
+          :index="i"
+          :at="at?.[i]"
+          :width="widths[i]"
+          :zone-colour="display.zoneColour(zone)"
+          :brightness="brightness"
+          :usual-order="usualOrder"
+          @set="(changes) => set(i, changes)"
+          @turn="turn(i)"
+          @split="(pixels) => split(i, pixels)"
         />
-        <button
-          type="button"
-          class="join"
-          :aria-label="`Join sections ${i + 1} and ${i + 2}`"
-          @click="join(i)"
-        >
-          <v-icon :icon="mdiLinkVariant" size="13" />
-        </button>
-        <span v-if="dragged?.index === i" class="shifted mono"
-          >{{ dragged.pixels }} |
-          {{ section.pixels + string.sections[i + 1].pixels - dragged.pixels }}</span
-        >
+        <div v-if="i < string.sections.length - 1" class="seam" :class="{ low: at }">
+          <div
+            class="boundary"
+            role="slider"
+            tabindex="0"
+            :aria-label="`Boundary between sections ${i + 1} and ${i + 2}; Delete joins them`"
+            :aria-valuenow="section.pixels"
+            :aria-valuemin="1"
+            :aria-valuemax="section.pixels + string.sections[i + 1].pixels - 1"
+            :data-boundary="i"
+            title="Drag, or arrow keys: shift. Delete: join"
+            @pointerdown="(event) => press(event, i)"
+            @keydown="(event) => onKey(event, i)"
+          />
+          <button
+            type="button"
+            class="join"
+            :aria-label="`Join sections ${i + 1} and ${i + 2}`"
+            @click="join(i)"
+          >
+            <v-icon :icon="mdiLinkVariant" size="13" />
+          </button>
+          <span v-if="dragged?.index === i" class="shifted mono"
+            >{{ dragged.pixels }} |
+            {{ section.pixels + string.sections[i + 1].pixels - dragged.pixels }}</span
+          >
+        </div>
       </div>
-    </template>
+    </div>
   </div>
 </template>
 
 <style scoped>
 .strip {
   display: flex;
-  align-items: stretch;
   font-size: 12px;
+}
+.parts {
+  display: flex;
+  flex-wrap: wrap;
+  flex: 1;
+  min-width: 0;
+}
+.part {
+  display: flex;
 }
 .seam {
   position: relative;
   flex: none;
-  width: 14px;
+  width: v-bind('`${SEAM}px`');
 }
 .boundary {
   width: 10px;

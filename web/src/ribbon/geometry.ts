@@ -1,4 +1,4 @@
-import type { LaneView, LegView } from '../api/types'
+import type { LaneView, LegView, Section } from '../api/types'
 
 /** Where a leg lies along its wire, in pixels of the wire. */
 export interface Stretch {
@@ -53,4 +53,30 @@ export function limitOf(lane: LaneView): number | undefined {
 export function reachOf(lane: LaneView): number {
   const used = stretches(lane).reduce((far, s) => Math.max(far, s.from + s.gap + s.length), 0)
   return Math.max(used, limitOf(lane) ?? 0)
+}
+
+/** The least room in which a section can be edited, and the seam behind each (px). */
+const LEAST_SECTION = 270
+export const SEAM = 14
+
+/** Widths of the sections of a string enlarged: to scale, but never too small to edit (px). */
+export function sectionWidths(sections: Section[], width: number): number[] {
+  const total = sections.reduce((sum, s) => sum + s.pixels + s.nullPixels, 0)
+  return sections.map((s) =>
+    Math.min(width, Math.max(LEAST_SECTION, (width * (s.pixels + s.nullPixels)) / total - SEAM)),
+  )
+}
+
+/** In how many rows they stand: what has no room beside the others begins a row of its own. */
+export function sectionRows(sections: Section[], width: number): number {
+  let rows = 1
+  let used = 0
+  for (const one of sectionWidths(sections, width)) {
+    if (used > 0 && used + one > width) {
+      rows++
+      used = 0
+    }
+    used += one + SEAM
+  }
+  return rows
 }

@@ -5,6 +5,9 @@ export interface Drawn {
   /** Where it begins and how wide it is (px). */
   left: number
   width: number
+  /** What else stands on it: the catch of a held start, the letter of a box. */
+  catch?: boolean
+  box?: string
 }
 
 /** What is written on a ribbon. */
@@ -21,6 +24,14 @@ const DIGIT = 6.7
 /** What edges and paddings take of a ribbon, and what stands between name and count (px). */
 const EDGES = 19
 const BETWEEN = 6
+
+/** What a catch takes, and a box's letter beside its frame, with what stands between (px). */
+const CATCH = 7 + BETWEEN
+const FRAME = 11 + BETWEEN
+
+/** What a ribbon has left for words (px). */
+const roomOn = ({ width, catch: held, box }: Drawn) =>
+  width - EDGES - (held ? CATCH : 0) - (box ? FRAME + box.length * DIGIT : 0)
 
 const letters = (room: number) => Math.max(0, Math.floor(room / LETTER))
 
@@ -79,8 +90,9 @@ export function labels(ribbons: Drawn[], end: number): { on: Label[]; behind: st
   const on: Label[] = []
   /** Those whose names have no room, up to the last ribbon: they may be named behind it. */
   let left: number[] = []
-  for (const [i, { title, count, width, left: at }] of ribbons.entries()) {
-    const room = width - EDGES
+  for (const [i, ribbon] of ribbons.entries()) {
+    const { title, count, width, left: at } = ribbon
+    const room = roomOn(ribbon)
     const counted = count.length * DIGIT + BETWEEN
     const whole = title.length * LETTER
     const next = ribbons[i + 1]?.left
@@ -102,10 +114,11 @@ export function labels(ribbons: Drawn[], end: number): { on: Label[]; behind: st
   if (behind === all) {
     // what is told behind is not told again on the ribbon, but for the number that tells which
     for (const i of left) {
-      const { title, count, width } = ribbons[i]
+      const { title, count } = ribbons[i]
+      const room = roomOn(ribbons[i])
       const ends = ending(title)
-      const name = /^\d/.test(ends) && ends.length * LETTER <= width - EDGES ? ends : ''
-      const counted = !name && count.length * DIGIT <= width - EDGES
+      const name = /^\d/.test(ends) && ends.length * LETTER <= room ? ends : ''
+      const counted = !name && count.length * DIGIT <= room
       on[i] = { name, count: counted ? count : '' }
     }
   }

@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import type { FeedView, LaneView } from '../../api/types'
 import { followPointer } from '../../parts/followPointer'
+import { useDisplay } from '../../state/display'
 import { placeName } from './feeds'
 
 /**
@@ -27,6 +28,7 @@ const emit = defineEmits<{
   remove: [index: number]
 }>()
 
+const display = useDisplay()
 const walked = ref<{ index: number; from: number; position: number }>()
 const row = ref<HTMLElement>()
 
@@ -107,7 +109,9 @@ function state(feed: FeedView): string {
   if (feed.amps > fuse || feed.amps < 0) {
     return 'over'
   }
-  return feed.amps > fuse * 0.8 || feed.fullAmps > fuse ? 'near' : 'fine'
+  return feed.amps > fuse * display.view!.power.plannedShare || feed.fullAmps > fuse
+    ? 'near'
+    : 'fine'
 }
 const left = (feed: FeedView) => `${(feed.position - 0.5) * props.scale}px`
 </script>

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useDisplay } from '../../state/display'
 
-/** A load against what is given, to scale: planned filled, at 100 % as a mark, 80 % as a line. */
+/** A load against what is given, to scale: planned filled, at 100 % as a mark, what is planned at most as a line. */
 const props = defineProps<{ now: number; full: number; most: number; unit: string }>()
 
-const PLANNED_SHARE = 0.8
+const display = useDisplay()
+const planned = computed(() => display.view!.power.plannedShare)
 const share = computed(() => props.now / props.most)
-const state = computed(() => (share.value > 1 ? 'over' : share.value > PLANNED_SHARE ? 'near' : ''))
+const state = computed(() => (share.value > 1 ? 'over' : share.value > planned.value ? 'near' : ''))
 const digits = computed(() => (props.unit === 'W' ? 0 : 1))
 const percent = (part: number) => `${Math.min(100, part * 100)}%`
 const told = computed(
@@ -27,7 +29,7 @@ const told = computed(
       :aria-valuenow="Math.min(100, Math.round(share * 100))"
     >
       <div class="fill" :style="{ width: percent(share) }" />
-      <div class="line" :style="{ left: percent(PLANNED_SHARE) }" />
+      <div class="line" :style="{ left: percent(planned) }" />
       <div class="full" :style="{ left: `calc(${percent(full / most)} - 2px)` }" />
     </div>
     <span class="mono">

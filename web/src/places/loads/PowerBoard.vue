@@ -84,8 +84,8 @@ watch(() => loads.reveal, reveal)
       <v-btn size="small" data-test="add-supply" @click="addSupply()">Add a supply</v-btn>
       <v-btn size="small" data-test="add-mains" @click="addMains">Add a mains circuit</v-btn>
       <span class="quiet">
-        All pixels dark take {{ power.idleWatts.toFixed(0) }} W. Planned on up to 80 % of what each
-        gives.
+        All pixels dark take {{ power.idleWatts.toFixed(0) }} W. Planned on up to
+        {{ Math.round(power.plannedShare * 100) }} % of what each gives.
       </span>
     </div>
     <p v-if="groups.length === 0" class="quiet none">

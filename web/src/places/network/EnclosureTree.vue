@@ -8,15 +8,7 @@ import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
 import { useDisplay } from '../../state/display'
 import { freshId } from '../../state/freshId'
-import {
-  branches,
-  lengthState,
-  MOST_COPPER,
-  PLANNED_COPPER,
-  SWITCHES,
-  switchesOf,
-  switchesTold,
-} from './cabling'
+import { branches, lengthState, SWITCHES, switchesOf, switchesTold } from './cabling'
 
 /** Enclosures as cables lead to them, each cable drawn to scale, with what is in each. */
 const display = useDisplay()
@@ -112,7 +104,8 @@ const KINDS = [
   { value: 'COPPER', title: 'copper' },
   { value: 'FIBRE', title: 'fibre' },
 ]
-const percent = (metres: number) => `${Math.min(100, (metres / MOST_COPPER) * 100)}%`
+const percent = (metres: number) =>
+  `${Math.min(100, (metres / network.value.mostCopperMetres) * 100)}%`
 </script>
 
 <template>
@@ -123,7 +116,12 @@ const percent = (metres: number) => `${Math.min(100, (metres / MOST_COPPER) * 10
       :style="{ paddingLeft: `${row.depth * 22}px` }"
       data-test="enclosure"
     >
-      <div v-if="row.link" class="cable" :class="lengthState(row.link)" :data-part="row.link.id">
+      <div
+        v-if="row.link"
+        class="cable"
+        :class="lengthState(row.link, network)"
+        :data-part="row.link.id"
+      >
         <span class="bend" aria-hidden="true" />
         <span class="mono name">
           <InPlaceText
@@ -135,13 +133,13 @@ const percent = (metres: number) => `${Math.min(100, (metres / MOST_COPPER) * 10
         <span
           class="length"
           :class="{ fibre: row.link.kind === 'FIBRE' }"
-          :title="`${PLANNED_COPPER} m of copper are planned at most, ${MOST_COPPER} m carry`"
+          :title="`${network.plannedCopperMetres} m of copper are planned at most, ${network.mostCopperMetres} m carry`"
         >
           <span class="fill" :style="{ width: percent(row.link.metres ?? 0) }" />
-          <span class="mark" :style="{ left: percent(PLANNED_COPPER) }" />
+          <span class="mark" :style="{ left: percent(network.plannedCopperMetres) }" />
         </span>
         <span class="told">
-          <template v-if="lengthState(row.link)">▲ </template>
+          <template v-if="lengthState(row.link, network)">▲ </template>
           <InPlaceNumber
             :value="row.link.metres"
             none="? m"

@@ -1,4 +1,4 @@
-import type { EnclosureView, Link } from '../../api/types'
+import type { EnclosureView, Link, NetworkView } from '../../api/types'
 
 /** An enclosure where its cable leads, as the trunk and branches of a tree. */
 export interface Branch {
@@ -53,15 +53,17 @@ export function branches(
   return made
 }
 
-/** Copper up to here is as its standard has it (m). */
-export const MOST_COPPER = 100
-/** Planned up to here (m). */
-export const PLANNED_COPPER = 90
-
-/** How a length stands to what copper carries. */
-export function lengthState(link: Link): 'over' | 'near' | '' {
+/** How a length stands to what copper carries, and what is planned. */
+export function lengthState(
+  link: Link,
+  copper: Pick<NetworkView, 'plannedCopperMetres' | 'mostCopperMetres'>,
+): 'over' | 'near' | '' {
   const metres = link.kind === 'COPPER' ? (link.metres ?? 0) : 0
-  return metres > MOST_COPPER ? 'over' : metres > PLANNED_COPPER ? 'near' : ''
+  return metres > copper.mostCopperMetres
+    ? 'over'
+    : metres > copper.plannedCopperMetres
+      ? 'near'
+      : ''
 }
 
 /** "8 + 5": the ports of each switch; nothing for none. */

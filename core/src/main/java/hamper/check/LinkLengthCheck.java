@@ -7,9 +7,6 @@ import java.util.function.Consumer;
 
 /** A network cable of copper that is too long. */
 final class LinkLengthCheck implements Check {
-  private static final double RISK_METRES = 90;
-  private static final double FAULT_METRES = 100;
-
   private static final Page PAGE =
       new Page(
           "link-length",
@@ -28,10 +25,11 @@ final class LinkLengthCheck implements Check {
   public void run(Facts facts, Consumer<Finding> out) {
     for (Link link : facts.plan().links().all()) {
       double metres = link.metres().orElse(0.0);
-      if (link.kind() == Link.Kind.COPPER && metres > RISK_METRES) {
-        boolean fault = metres > FAULT_METRES;
+      if (link.kind() == Link.Kind.COPPER && metres > Link.PLANNED_COPPER_METRES) {
+        boolean fault = metres > Link.MOST_COPPER_METRES;
         Measure found = Measure.rated(metres, "m");
-        Measure allowed = Measure.rated(fault ? FAULT_METRES : RISK_METRES, "m");
+        Measure allowed =
+            Measure.rated(fault ? Link.MOST_COPPER_METRES : Link.PLANNED_COPPER_METRES, "m");
         out.accept(
             finding(
                 fault ? Severity.FAULT : Severity.RISK,

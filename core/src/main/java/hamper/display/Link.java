@@ -15,6 +15,12 @@ import java.util.Optional;
 public record Link(
     String id, String name, String from, String to, Kind kind, Optional<Double> metres)
     implements Identified {
+  /** Copper as its standard has it, with all patch cables (m). */
+  public static final double MOST_COPPER_METRES = 100;
+
+  /** Copper is planned up to here (m). */
+  public static final double PLANNED_COPPER_METRES = 90;
+
   /** What the cable is made of. */
   public enum Kind {
     COPPER,

@@ -57,6 +57,12 @@ class PatchByMouseTest {
       assertThat(first.wire()).isEmpty();
 
       window.reveal(TWELVE, window.lane(LANE));
+      // all that there is to take is taken and let go again: the next drag takes one thing still
+      window.loose(BLUE).focus();
+      window.page.keyboard().press("Control+a");
+      window.page.keyboard().press("Escape");
+      window.page.locator("h1").click();
+      window.page.keyboard().press("Control+a");
       window.carry(window.loose(RED), window.lane(LANE), 40);
       assertThat(window.page.getByTestId("ghost"))
           .containsText("starts 13:103 · 88 px · 340 fps · 1.0 A");

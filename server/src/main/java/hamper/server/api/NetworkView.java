@@ -23,13 +23,17 @@ import java.util.stream.Stream;
  * @param flows who sends to whom, in list order
  * @param enclosures with what is in them
  * @param links between them
+ * @param plannedCopperMetres a link of copper is planned up to here (m)
+ * @param mostCopperMetres a link of copper carries up to here (m)
  */
 public record NetworkView(
     List<AddressLine> lines,
     List<Occupant> outside,
     List<Flow> flows,
     List<EnclosureView> enclosures,
-    List<Link> links) {
+    List<Link> links,
+    double plannedCopperMetres,
+    double mostCopperMetres) {
   /**
    * @param controllers the ids of those in it, hosts included
    * @param supplies the ids of those in it
@@ -50,7 +54,9 @@ public record NetworkView(
         AddressLine.outside(plan.display()),
         facts.flows(),
         enclosures(plan),
-        plan.links().all());
+        plan.links().all(),
+        Link.PLANNED_COPPER_METRES,
+        Link.MOST_COPPER_METRES);
   }
 
   private static List<EnclosureView> enclosures(Plan plan) {

@@ -22,9 +22,14 @@ import java.util.Optional;
  *
  * @param inputs of controllers that anything hangs on
  * @param idleWatts of all patched pixels when dark (W)
+ * @param plannedShare of a rating that is planned at most
  */
 public record PowerView(
-    List<SupplyView> supplies, List<MainsView> mains, List<InputView> inputs, double idleWatts) {
+    List<SupplyView> supplies,
+    List<MainsView> mains,
+    List<InputView> inputs,
+    double idleWatts,
+    double plannedShare) {
   /**
    * @param mains the id of the mains circuit that it hangs on, be it from its enclosure
    * @param usualEfficiency whether nobody entered one
@@ -93,7 +98,8 @@ public record PowerView(
             .toList(),
         site.mains().stream().map(PowerView::mains).toList(),
         site.inputs().stream().map(load -> input(plan, load)).toList(),
-        site.idleWatts());
+        site.idleWatts(),
+        SiteLoads.PLANNED_SHARE);
   }
 
   private static SupplyView supply(Plan plan, SiteLoads.SupplyLoad load, List<String> inputs) {
