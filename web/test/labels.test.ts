@@ -61,6 +61,8 @@ test('names that begin alike are cut in the middle, others at the end', () => {
   expect(shortened('Harbour office', 8, BOLLARDS)).toBe('Harbour…')
   expect(shortened('Bollard 12', 2, BOLLARDS)).toBe('12')
   expect(shortened('Bollard 12', 1, BOLLARDS)).toBe('')
+  const rails = ['Rail 1 of the long pier', 'Rail 2 of the long pier']
+  expect(shortened(rails[0], 5, rails)).toBe('Rail…')
 })
 
 test('names that count on are summed up', () => {

@@ -1,7 +1,5 @@
 import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
 
-/** So many rows are drawn at first, and so many more each time the end comes near. */
-const STEP = 60
 const NEAR = '400px'
 
 /**
@@ -9,14 +7,15 @@ const NEAR = '400px'
  *
  * @param all the whole list
  * @param end an element behind the last row that is drawn
+ * @param step so many rows are drawn at first, and so many more each time the end comes near
  */
-export function useGrowing<T>(all: Ref<T[]>, end: Ref<HTMLElement | undefined>) {
-  const most = ref(STEP)
+export function useGrowing<T>(all: Ref<T[]>, end: Ref<HTMLElement | undefined>, step: number) {
+  const most = ref(step)
   const drawn = computed(() => all.value.slice(0, most.value))
   const observer = new IntersectionObserver(
     (entries) => {
       if (entries.some((entry) => entry.isIntersecting) && most.value < all.value.length) {
-        most.value += STEP
+        most.value += step
       }
     },
     { rootMargin: NEAR },
@@ -37,7 +36,7 @@ export function useGrowing<T>(all: Ref<T[]>, end: Ref<HTMLElement | undefined>) 
   /** Draws up to a row. */
   function reach(index: number) {
     if (index >= most.value) {
-      most.value = index + STEP
+      most.value = index + step
     }
   }
   return { drawn, reach }

@@ -67,7 +67,7 @@ const shown = computed(() =>
   }),
 )
 const end = ref<HTMLElement>()
-const { drawn, reach } = useGrowing(shown, end)
+const { drawn, reach } = useGrowing(shown, end, 15)
 const modelOf = (id: string) => catalogue.value?.models.find((one) => one.model.id === id)
 const settings = computed(() => display.view!.settings)
 function setDisplay(changes: Partial<typeof settings.value>) {

@@ -18,7 +18,7 @@ const goThere = useGoThere()
 
 const controllers = computed(() => display.view!.controllers)
 const end = ref<HTMLElement>()
-const { drawn } = useGrowing(controllers, end)
+const { drawn } = useGrowing(controllers, end, 15)
 const driving = computed(() => controllers.value.filter((view) => !view.host))
 const most = computed(() => Math.max(100, ...display.lanes.map(reachOf)))
 const faults = computed(() =>

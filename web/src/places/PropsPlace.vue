@@ -21,8 +21,9 @@ type Row =
   | { kind: 'zonehead'; key: string; height: number; zone?: string; views: PropView[] }
   | { kind: 'prop'; key: string; height: number; view: PropView }
 
-const NAME = 190
+/** Beside its ribbons; on a narrow window its name and where it hangs are all there is room for. */
 const HANGS = 240
+const NARROW = 640
 const SITE = 320
 /** Room that an opened piece takes, by kind. */
 const OPEN = { string: 126, wall: 200, fixture: 112, decoder: 112, circuit: 58, dimmer: 58 }
@@ -97,7 +98,9 @@ function heightOf(view: PropView): number {
 const { visible, total, width, show } = useWindowing(scroller, rows)
 const stripWidth = computed(() => Math.max(280, width.value - 90))
 
-const room = computed(() => Math.max(200, width.value - NAME - HANGS - 70))
+const narrow = computed(() => width.value < NARROW)
+const nameWidth = computed(() => (narrow.value ? width.value - HANGS - 40 : 190))
+const room = computed(() => Math.max(200, width.value - nameWidth.value - HANGS - 70))
 const most = computed(() =>
   Math.max(
     100,
@@ -279,7 +282,7 @@ const pixels = computed(() =>
               @dblclick="toggleOpen(row.view.prop.id)"
             >
               <div class="line" role="presentation">
-                <span role="gridcell" class="name" :style="{ width: `${NAME}px` }">
+                <span role="gridcell" class="name" :style="{ width: `${nameWidth}px` }">
                   <button
                     type="button"
                     class="foldbutton"
@@ -301,9 +304,12 @@ const pixels = computed(() =>
                     @click.stop
                     @dblclick.stop
                   />
-                  <template v-else>{{ row.view.prop.name }}</template>
+                  <span v-else class="cutname" :title="row.view.prop.name">{{
+                    row.view.prop.name
+                  }}</span>
                 </span>
                 <PropRibbons
+                  v-if="!narrow"
                   role="gridcell"
                   :view="row.view"
                   :scale="scale"
@@ -394,12 +400,14 @@ const pixels = computed(() =>
 .top {
   padding: 12px 24px 8px;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
 }
 .head {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 16px;
+  gap: 4px 16px;
 }
 .scroll {
   flex: 1;
@@ -459,6 +467,9 @@ const pixels = computed(() =>
   gap: 4px;
   overflow: hidden;
   white-space: nowrap;
+}
+.cutname {
+  overflow: hidden;
   text-overflow: ellipsis;
 }
 .foldbutton {
@@ -507,5 +518,18 @@ const pixels = computed(() =>
 }
 .none {
   padding: 6vh 24px;
+}
+@media (width < 700px) {
+  .place {
+    flex-direction: column-reverse;
+  }
+  .main {
+    width: 100%;
+    min-height: 0;
+  }
+  .beside {
+    width: 100%;
+    border-left: none;
+  }
 }
 </style>

@@ -361,7 +361,8 @@ function told(s: Stretch): string {
 }
 .nulls.inside {
   top: 0;
-  bottom: 0;
+  bottom: auto;
+  height: 6px;
   border-radius: 0;
 }
 .cutline {

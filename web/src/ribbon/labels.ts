@@ -56,6 +56,9 @@ export function shortened(title: string, most: number, others: string[]): string
     return `${head.trimEnd()}…`
   }
   const end = ending(title)
+  if (others.some((other) => other !== title && ending(other) === end)) {
+    return `${head.trimEnd()}…`
+  }
   if (end.length > most) {
     return ''
   }

@@ -312,6 +312,12 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
   flex-wrap: wrap;
   gap: 0 9px;
   min-height: 25px;
+  min-width: 0;
+}
+.first > *,
+.second > * {
+  min-width: 0;
+  max-width: 100%;
 }
 .second {
   font-size: 12.5px;

@@ -47,7 +47,7 @@ const shown = computed(() => {
     .sort((a, b) => direction * (share(a) - share(b)) || a.place - b.place)
 })
 const end = ref<HTMLElement>()
-const { drawn, reach } = useGrowing(shown, end)
+const { drawn, reach } = useGrowing(shown, end, 60)
 watch(
   () => [loads.open, shown.value],
   () => reach(shown.value.findIndex((port) => port.key === loads.open)),

@@ -235,15 +235,18 @@ defineExpose({ focus: () => field.value?.focus() })
 <style scoped>
 .entry {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 4px;
 }
 .line {
   display: flex;
+  flex-wrap: wrap;
   gap: 10px;
   align-items: flex-start;
 }
 textarea {
   flex: 1;
+  min-width: min(260px, 100%);
   font: 14px/22px var(--mono);
   color: inherit;
   padding: 6px 12px;
