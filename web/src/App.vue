@@ -4,6 +4,7 @@ import { useTheme } from 'vuetify'
 import AppRail from './shell/AppRail.vue'
 import EmptyStart from './shell/EmptyStart.vue'
 import FindingsPanel from './shell/FindingsPanel.vue'
+import KeysSheet from './shell/KeysSheet.vue'
 import ProblemDialog from './shell/ProblemDialog.vue'
 import SaidLine from './shell/SaidLine.vue'
 import TopBar from './shell/TopBar.vue'
@@ -61,6 +62,7 @@ provide(TELL, (text) => (display.said = { text, canUndo: false }))
       </div>
     </div>
     <ProblemDialog />
+    <KeysSheet />
   </v-app>
 </template>
 

@@ -11,3 +11,13 @@ export const TRANSPORTS = {
 export function counted(count: number, one: string, many = `${one}s`): string {
   return `${count.toLocaleString('en')} ${count === 1 ? one : many}`
 }
+
+/** What becomes of a pixel that meets the end of a universe. */
+export const PACKINGS = {
+  CONTIGUOUS: 'may straddle two universes',
+  WHOLE_PIXEL: 'begins in the next',
+}
+export const PORT_STARTS = {
+  NEXT_CHANNEL: 'at the next channel',
+  NEXT_UNIVERSE: 'at a universe of its own',
+}

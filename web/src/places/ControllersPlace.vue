@@ -11,7 +11,7 @@ import { useGrowing } from '../parts/useGrowing'
 import TrialBar from '../parts/TrialBar.vue'
 import { useWidth } from '../parts/useWidth'
 import { PROTOCOLS } from '../parts/words'
-import { isTyping } from '../shell/undoKeys'
+import { isTyping, KEYS, keyOf } from '../parts/keys'
 import { useDisplay } from '../state/display'
 import { freshId } from '../state/freshId'
 import { latestOf } from '../state/latest'
@@ -178,30 +178,55 @@ function onKey(event: KeyboardEvent, id: string) {
     return
   }
   const index = shown.value.findIndex((view) => view.controller.id === id)
-  const step = { ArrowUp: -1, ArrowDown: 1 }[event.key]
-  if (step !== undefined && event.altKey) {
-    event.preventDefault()
-    void move(id, step)
-  } else if (step !== undefined) {
-    event.preventDefault()
-    const next = shown.value[index + step]
+  const walk = (to: number) => {
+    const next = shown.value[to]?.controller.id
     if (next) {
-      stand(next.controller.id)
+      if (event.shiftKey) {
+        chosen.value = [...new Set([...chosen.value, id, next])]
+      }
+      stand(next)
     }
-  } else if (event.key === ' ') {
-    event.preventDefault()
-    toggle(id)
-  } else if (event.key === 'Delete') {
-    event.preventDefault()
-    remove(id)
-  } else if (event.key === 'Enter') {
-    event.preventDefault()
-    exchanging.value = id
-  } else if (event.key === 'Escape') {
-    exchanging.value = undefined
-    chosen.value = []
-    leave()
   }
+  switch (keyOf(KEYS.controllers, event)) {
+    case 'up':
+      walk(index - 1)
+      break
+    case 'down':
+      walk(index + 1)
+      break
+    case 'first':
+      walk(0)
+      break
+    case 'last':
+      walk(shown.value.length - 1)
+      break
+    case 'earlier':
+      void move(id, -1)
+      break
+    case 'later':
+      void move(id, 1)
+      break
+    case 'take':
+      toggle(id)
+      break
+    case 'all':
+      chosen.value = shown.value.map((view) => view.controller.id)
+      break
+    case 'open':
+      exchanging.value = id
+      break
+    case 'remove':
+      remove(id)
+      break
+    case 'letGo':
+      exchanging.value = undefined
+      chosen.value = []
+      leave()
+      break
+    default:
+      return
+  }
+  event.preventDefault()
 }
 /** From where it is when its turn has come: a held key loses no step. */
 async function move(id: string, by: number) {

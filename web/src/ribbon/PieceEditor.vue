@@ -5,6 +5,7 @@ import type { Piece, PieceChange, PieceView, SectionView } from '../api/types'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
 import InPlaceText from '../parts/InPlaceText.vue'
 import { useDisplay } from '../state/display'
+import HeldStart from './HeldStart.vue'
 import SlotLine from './SlotLine.vue'
 import StringStrip from './StringStrip.vue'
 import WallEditor from './WallEditor.vue'
@@ -69,7 +70,11 @@ const where = computed(() => {
   <WallEditor v-else-if="piece.kind === 'wall'" :wall="piece" :view="view.wall!" :at="at?.[0]" />
   <div v-else class="plain">
     <p v-if="piece.kind === 'circuit'">
-      <span v-if="where" class="mono">{{ where }} · </span>
+      <HeldStart
+        :at="at?.[0]"
+        :hold="piece.hold"
+        @hold="(hold) => set({ hold: hold ?? undefined })"
+      />
       on from level
       <InPlaceNumber
         :value="piece.threshold"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { holdOf, START, START_TOLD } from './hold'
 import { mdiArrowLeftThin, mdiArrowRightThin } from '@mdi/js'
 import { computed } from 'vue'
 import type { Section, SectionView } from '../api/types'
@@ -29,14 +30,6 @@ const emit = defineEmits<{
 const bright = computed(() => props.section.brightness ?? props.brightness)
 const letters = computed(() => (props.section.colourOrder ?? props.usualOrder).split(''))
 
-const START = /^\d{1,5}(:\d{1,3})?$/
-/** "12:301" holds it at that universe and channel, "301" at that channel of the controller. */
-function hold(typed: string) {
-  const [first, second] = typed.split(':').map(Number)
-  emit('set', {
-    hold: second === undefined ? { channel: first } : { universe: first, channel: second },
-  })
-}
 function toggleHold() {
   const start = props.at?.controllerStart
   const held = props.section.hold
@@ -96,8 +89,8 @@ function splitAt(event: MouseEvent) {
             :value="at.start"
             :label="`Start of section ${index + 1}; a typed one is held there`"
             :pattern="START"
-            told="write universe:channel, such as 12:301, or a channel of the controller"
-            @change="hold"
+            :told="START_TOLD"
+            @change="(typed) => emit('set', { hold: holdOf(typed) })"
           /><template v-else>nowhere</template></b
         >
         <span class="quiet">display {{ at.displayStart ?? '–' }}</span>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Piece } from '../api/types'
+import { KEYS, keyOf } from '../parts/keys'
 import { followPointer } from '../parts/followPointer'
 import { useDisplay } from '../state/display'
 
@@ -60,11 +61,11 @@ function press(event: PointerEvent) {
   )
 }
 function onKey(event: KeyboardEvent) {
-  const step = { ArrowLeft: -1, ArrowRight: 1, PageUp: -16, PageDown: 16 }[event.key]
-  if (step !== undefined) {
+  const pressed = keyOf(KEYS.slot, event)
+  if (pressed) {
     event.preventDefault()
     event.stopPropagation()
-    move(step)
+    move({ left: -1, right: 1, farLeft: -16, farRight: 16 }[pressed])
   }
 }
 </script>

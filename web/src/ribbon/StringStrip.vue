@@ -3,6 +3,7 @@ import { mdiLinkVariant } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { said } from '../api/said'
 import type { PixelString, Section, SectionView } from '../api/types'
+import { KEYS, keyOf } from '../parts/keys'
 import { followPointer } from '../parts/followPointer'
 import { useDisplay } from '../state/display'
 import { SEAM, sectionWidths } from './geometry'
@@ -68,17 +69,17 @@ function shift(index: number, by: number) {
     void display.edit({ type: 'MoveBoundary', piece: props.string.id, index, by })
   }
 }
-/** Arrows shift a boundary by a pixel, with Shift by ten; Delete joins. */
 function onKey(event: KeyboardEvent, index: number) {
-  const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
-  if (step !== undefined) {
-    event.preventDefault()
-    event.stopPropagation()
-    shift(index, step * (event.shiftKey ? 10 : 1))
-  } else if (event.key === 'Delete' || event.key === 'Backspace') {
-    event.preventDefault()
-    event.stopPropagation()
+  const pressed = keyOf(KEYS.boundary, event)
+  if (!pressed) {
+    return
+  }
+  event.preventDefault()
+  event.stopPropagation()
+  if (pressed === 'remove') {
     join(index)
+  } else {
+    shift(index, (pressed === 'left' ? -1 : 1) * (event.shiftKey ? 10 : 1))
   }
 }
 </script>

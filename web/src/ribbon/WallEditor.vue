@@ -4,6 +4,7 @@ import type { GridOrder, Panels, SectionView, Wall, WallChange, WallView, Way } 
 import InPlaceChoice from '../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
 import { useDisplay } from '../state/display'
+import HeldStart from './HeldStart.vue'
 import WallPicture from './WallPicture.vue'
 
 /** A wall: its picture from the front, and its size as panels, as pixels, or as size and pitch. */
@@ -53,9 +54,8 @@ const asLines = (value?: string) => value as GridOrder['lines']
       <li>
         <strong class="mono">{{ view.width }} × {{ view.height }} pixels</strong>
         <template v-if="at?.start">
-          · <span class="mono">{{ at.start }} – {{ at.end }}</span
-          >{{ at.held ? ', held' : '' }}</template
-        >
+          · <HeldStart :at="at" :hold="wall.hold" @hold="(hold) => set({ hold })"
+        /></template>
       </li>
       <li>
         first pixel

@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router'
 import { useDisplay } from '../state/display'
 import { find, type Found } from './finder'
 import { useGoThere } from './goThere'
-import { isTyping } from './undoKeys'
+import { isTyping, KEYS, keyOf } from '../parts/keys'
 
 const display = useDisplay()
 const goThere = useGoThere()
@@ -22,7 +22,7 @@ watch(query, () => {
 })
 
 const onKey = (event: KeyboardEvent) => {
-  if (event.key === '/' && !isTyping(event) && !event.ctrlKey && !event.metaKey) {
+  if (keyOf(KEYS.everywhere, event) === 'find' && !isTyping(event)) {
     event.preventDefault()
     box.value?.focus()
   }

@@ -1,6 +1,12 @@
 <script setup lang="ts">
-import { mdiClose, mdiDragHorizontalVariant, mdiSwapHorizontal, mdiWifi } from '@mdi/js'
-import { computed } from 'vue'
+import {
+  mdiClose,
+  mdiDotsHorizontal,
+  mdiDragHorizontalVariant,
+  mdiSwapHorizontal,
+  mdiWifi,
+} from '@mdi/js'
+import { computed, ref } from 'vue'
 import type {
   ControllerChange,
   ControllerSettings,
@@ -15,6 +21,7 @@ import { counted, PROTOCOLS, TRANSPORTS } from '../../parts/words'
 import { useGoThere } from '../../shell/goThere'
 import { useDisplay } from '../../state/display'
 import { DOTTED } from '../network/ip'
+import ControllerMore from './ControllerMore.vue'
 
 /** One controller as a sentence: what it is, where it hangs, what it listens to; edited in place. */
 const props = defineProps<{
@@ -32,6 +39,7 @@ const emit = defineEmits<{
 }>()
 
 const display = useDisplay()
+const more = ref(false)
 const goThere = useGoThere()
 const controller = computed(() => props.view.controller)
 const settings = computed(() => controller.value.settings)
@@ -171,6 +179,14 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
       </span>
       <span v-if="view.lanes.length" class="quiet free">{{ free }} free</span>
       <v-btn
+        :icon="mdiDotsHorizontal"
+        size="x-small"
+        :aria-expanded="more"
+        :aria-label="`More of ${controller.tag}`"
+        title="How it is sent to, and what is seldom set"
+        @click="more = !more"
+      />
+      <v-btn
         :icon="mdiClose"
         size="x-small"
         :aria-label="`Remove ${controller.tag}`"
@@ -279,6 +295,7 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
           @change="(note) => set({ note })"
       /></span>
     </div>
+    <ControllerMore v-if="more" :view="view" :model="model" />
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PACKINGS } from '../../parts/words'
 import { computed } from 'vue'
 import type { Given, Output, OutputSection } from '../../api/types'
 import { toldStart } from '../../parts/deviceStart'
@@ -63,11 +64,6 @@ const groups = computed(() => {
     empty: outputs.filter((output) => !output.used),
   }))
 })
-
-const PACKINGS = {
-  CONTIGUOUS: 'Packing: a pixel may straddle two universes.',
-  WHOLE_PIXEL: 'Packing: a pixel that does not fit begins in the next universe.',
-}
 
 /** What an input listens to, in words. */
 function heard(input: Given['configuration']['inputs'][number]): string {
@@ -152,7 +148,9 @@ function options(output: Output, section: OutputSection): string {
         </tr>
       </tbody>
     </table>
-    <p v-if="configuration.packing" class="quiet how">{{ PACKINGS[configuration.packing] }}</p>
+    <p v-if="configuration.packing" class="quiet how">
+      Packing: a pixel that meets the end of a universe {{ PACKINGS[configuration.packing] }}.
+    </p>
     <p v-if="configuration.ownStorage" class="quiet how">
       Plays a show of its own storage; it is only started.
     </p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { FeedView, LaneView } from '../../api/types'
+import { KEYS, keyOf } from '../../parts/keys'
 import { followPointer } from '../../parts/followPointer'
 import { useDisplay } from '../../state/display'
 import { placeName } from './feeds'
@@ -61,26 +62,26 @@ function press(event: PointerEvent, index: number) {
 }
 function key(event: KeyboardEvent, index: number) {
   const feed = props.feeds[index]
-  const steps: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1 }
-  if (event.key in steps && feed.piece !== undefined) {
+  const pressed = keyOf(KEYS.feed, event)
+  if ((pressed === 'left' || pressed === 'right') && feed.piece !== undefined) {
     event.preventDefault()
     const so = walked.value
     const { from, position: now } =
       so?.index === index ? so : { from: feed.position, position: feed.position }
-    const position = within(now + steps[event.key] * (event.shiftKey ? 10 : 1))
+    const position = within(now + (pressed === 'left' ? -1 : 1) * (event.shiftKey ? 10 : 1))
     walked.value = { index, from, position }
     emit('aim', index, position)
-  } else if (event.key === 'Enter') {
+  } else if (pressed === 'open') {
     event.preventDefault()
     settle()
-  } else if (event.key === 'Escape' && walked.value) {
+  } else if (pressed === 'letGo' && walked.value) {
     event.stopPropagation()
     walked.value = undefined
     emit('leave')
-  } else if ((event.key === 'Delete' || event.key === 'Backspace') && feed.piece !== undefined) {
+  } else if (pressed === 'remove' && feed.piece !== undefined) {
     event.preventDefault()
     emit('remove', index)
-  } else if (event.key === 'l') {
+  } else if (pressed === 'lose') {
     emit('lose', index)
   }
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { AddressLine, Occupant } from '../../api/types'
+import { KEYS, keyOf } from '../../parts/keys'
 import { followPointer } from '../../parts/followPointer'
 import { addressOf, bitsOf } from './ip'
 
@@ -109,12 +110,11 @@ function press(event: PointerEvent, occupant: Occupant, from: number) {
 }
 /** Arrow keys: to the next address that nobody has. */
 function onKey(event: KeyboardEvent, occupant: Occupant) {
-  const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
-  if (step === undefined) {
-    return
+  const pressed = keyOf(KEYS.address, event)
+  if (pressed) {
+    event.preventDefault()
+    emit('step', occupant, pressed === 'left' ? -1 : 1)
   }
-  event.preventDefault()
-  emit('step', occupant, step)
 }
 const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
 </script>

@@ -44,6 +44,14 @@ const entered = computed(() =>
 const guess = computed(() =>
   props.leg.cableOrigin === 'ESTIMATED' ? `≈${props.leg.cableMetres}` : '–',
 )
+const run = computed(() =>
+  props.view.controller.runs.find(
+    ({ kind, port }) => kind === props.lane.port.kind && port === props.lane.port.port,
+  ),
+)
+function setPort(set: { universe?: number | null; brightness?: number | null }) {
+  void display.edit({ type: 'SetPort', port: props.lane.port, set })
+}
 function setLeg(set: LegChange) {
   void display.edit({ type: 'SetLegs', pieces: [props.leg.piece], set })
 }
@@ -67,6 +75,28 @@ function setLeg(set: LegChange) {
         /></template>
       </span>
       <span v-if="plug" class="quiet">{{ plug }}</span>
+      <span v-if="lane.port.kind === 'DMX'" class="quiet"
+        >universe of the line
+        <InPlaceNumber
+          :value="run?.universe"
+          none="assigned"
+          :label="`Universe of ${lane.written}, where it is fixed`"
+          :least="0"
+          :most="63999"
+          @change="(universe) => setPort({ universe: universe ?? null })"
+      /></span>
+      <span v-else-if="string" class="quiet"
+        >port at
+        <InPlaceNumber
+          :value="run?.brightness"
+          none="usual"
+          :label="`Brightness of ${lane.written}, percent`"
+          :least="0"
+          :most="100"
+          @change="(brightness) => setPort({ brightness: brightness ?? null })"
+        />
+        %</span
+      >
       <v-spacer />
       <v-btn size="small" @click="display.edit({ type: 'UnpatchPieces', pieces: [leg.piece] })"
         >Unpatch</v-btn

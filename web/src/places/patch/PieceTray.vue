@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { KEYS, keyOf } from '../../parts/keys'
 import { computed, ref } from 'vue'
 import type { PieceView } from '../../api/types'
 import { useDisplay } from '../../state/display'
@@ -86,26 +87,26 @@ function takeZone(pieces: PieceView[]) {
 
 function onKey(event: KeyboardEvent) {
   const index = order.value.indexOf(current.value ?? '')
-  const step = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key]
-  const command = event.ctrlKey || event.metaKey
-  if (step !== undefined) {
+  const pressed = keyOf(KEYS.tray, event)
+  if (pressed === 'before' || pressed === 'after') {
+    const step = pressed === 'before' ? -1 : 1
     const to = order.value[Math.max(0, Math.min(order.value.length - 1, index + step))]
     at.value = to
     take(to, { shiftKey: event.shiftKey, ctrlKey: false, metaKey: false })
     const chips = (event.currentTarget as HTMLElement).querySelectorAll<HTMLElement>('[data-piece]')
     ;[...chips].find((chip) => chip.dataset.piece === to)?.focus()
-  } else if (command && event.key.toLowerCase() === 'a') {
+  } else if (pressed === 'all') {
     patching.selected = [...order.value]
-  } else if (event.key === 'Escape') {
+  } else if (pressed === 'letGo') {
     patching.cut = []
     patching.selected = []
-  } else if (event.key === 'Enter' || (command && event.key.toLowerCase() === 'x')) {
+  } else if (pressed === 'open') {
     if (!patching.selected.includes(current.value!)) {
       patching.select(current.value)
     }
     patching.cut = [...patching.selected]
     emit('inHand')
-  } else if (event.key === ' ') {
+  } else if (pressed === 'take') {
     patching.select(current.value, true)
   } else {
     return

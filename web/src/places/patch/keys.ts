@@ -1,6 +1,6 @@
 import { ref, type Ref } from 'vue'
 import type { LaneView } from '../../api/types'
-import { isTyping } from '../../shell/undoKeys'
+import { isTyping, KEYS, keyOf } from '../../parts/keys'
 import { portKey, useDisplay } from '../../state/display'
 import { usePatching } from '../../state/patching'
 
@@ -11,9 +11,7 @@ export interface Cell {
 }
 
 /**
- * Everything in Patch without a mouse: arrows walk, Shift extends, Alt moves the leg, Ctrl+X and
- * Ctrl+V cut and paste, Delete unpatches, Enter opens the leg under the glass, m makes mirrors of the
- * first that was selected.
+ * Everything in Patch without a mouse.
  *
  * @param lanes those that can be walked to, in order
  * @param go brings a cell into view and focuses it
@@ -46,49 +44,58 @@ export function usePatchKeys(lanes: Ref<LaneView[]>, go: (cell: Cell) => void) {
       return
     }
     const piece = lane.legs[cell.value.index]?.piece
-    const done = event.altKey
-      ? moveLeg(event.key, lane, piece)
-      : event.ctrlKey || event.metaKey
-        ? clipboard(event.key.toLowerCase(), lane, piece)
-        : walkOrAct(event, lane, piece)
-    if (done) {
+    if (act(event, lane, piece)) {
       event.preventDefault()
       event.stopPropagation()
     }
   }
 
-  function walkOrAct(event: KeyboardEvent, lane: LaneView, piece?: string): boolean {
-    switch (event.key) {
-      case 'ArrowLeft':
+  function act(event: KeyboardEvent, lane: LaneView, piece?: string): boolean {
+    switch (keyOf(KEYS.patch, event)) {
+      case 'left':
         return stand(lane, cell.value!.index - 1, event.shiftKey)
-      case 'ArrowRight':
+      case 'right':
         return stand(lane, cell.value!.index + 1, event.shiftKey)
-      case 'ArrowUp':
+      case 'up':
         return stand(lanes.value[laneIndex() - 1], cell.value!.index, event.shiftKey)
-      case 'ArrowDown':
+      case 'down':
         return stand(lanes.value[laneIndex() + 1], cell.value!.index, event.shiftKey)
-      case 'Home':
+      case 'first':
         return stand(lane, 0, false)
-      case 'End':
+      case 'last':
         return stand(lane, lane.legs.length, false)
-      case ' ':
+      case 'moveLeft':
+        return moveAlong(lane, -1, piece)
+      case 'moveRight':
+        return moveAlong(lane, 1, piece)
+      case 'moveUp':
+        return moveAcross(-1, piece)
+      case 'moveDown':
+        return moveAcross(1, piece)
+      case 'cut':
+        return cut(piece)
+      case 'paste':
+        return paste(lane, piece)
+      case 'all':
+        patching.selected = lane.legs.map((leg) => leg.piece)
+        return true
+      case 'take':
         patching.select(piece, true)
         return true
-      case 'Enter':
+      case 'open':
         if (piece) {
           patching.select(piece)
           patching.glass = patching.glass === piece ? undefined : piece
         }
         return piece !== undefined
-      case 'Escape':
+      case 'letGo':
         patching.cut = []
         patching.glass = undefined
         patching.select(undefined)
         return true
-      case 'm':
+      case 'mirror':
         return mirror()
-      case 'Delete':
-      case 'Backspace':
+      case 'remove':
         return unpatch(piece)
       default:
         return false
@@ -114,29 +121,29 @@ export function usePatchKeys(lanes: Ref<LaneView[]>, go: (cell: Cell) => void) {
     return true
   }
 
-  function moveLeg(key: string, lane: LaneView, piece?: string): boolean {
-    const along = { ArrowLeft: -1, ArrowRight: 1 }[key]
-    const across = { ArrowUp: -1, ArrowDown: 1 }[key]
-    if (!piece || (along === undefined && across === undefined)) {
+  /** Another place on its wire. */
+  function moveAlong(lane: LaneView, by: number, piece?: string): boolean {
+    const to = cell.value!.index + by
+    if (piece && to >= 0 && to < lane.legs.length) {
+      // before the leg that comes after the new place
+      const next = lane.legs[by < 0 ? to : to + 1]?.piece
+      void follow(piece, patching.patch([piece], { port: lane.port, before: next }))
+    }
+    return piece !== undefined
+  }
+
+  /** The next port that takes it. */
+  function moveAcross(by: number, piece?: string): boolean {
+    if (!piece) {
       return false
     }
-    const index = cell.value!.index
-    if (along !== undefined) {
-      const to = index + along
-      if (to >= 0 && to < lane.legs.length) {
-        // before the leg that comes after the new place
-        const next = lane.legs[along < 0 ? to : to + 1]?.piece
-        void follow(piece, patching.patch([piece], { port: lane.port, before: next }))
-      }
-      return true
-    }
-    let other = laneIndex() + across!
+    let other = laneIndex() + by
     while (lanes.value[other] && !usable(lanes.value[other], piece)) {
-      other += across!
+      other += by
     }
     const to = lanes.value[other]
     if (to) {
-      const next = to.legs[index]?.piece
+      const next = to.legs[cell.value!.index]?.piece
       void follow(piece, patching.patch([piece], { port: to.port, before: next }))
     }
     return true
@@ -146,19 +153,21 @@ export function usePatchKeys(lanes: Ref<LaneView[]>, go: (cell: Cell) => void) {
     return lane.present && patching.fits([piece], lane.port.kind)
   }
 
-  function clipboard(key: string, lane: LaneView, piece?: string): boolean {
-    if (key === 'x' && (piece || patching.selected.length)) {
+  function cut(piece?: string): boolean {
+    if (piece || patching.selected.length) {
       patching.cut = patching.selected.length ? [...patching.selected] : [piece!]
-      return true
     }
-    if (key === 'v' && patching.cut.length) {
-      const pieces = patching.cut
+    return patching.cut.length > 0
+  }
+
+  function paste(lane: LaneView, piece?: string): boolean {
+    const pieces = patching.cut
+    if (pieces.length) {
       patching.cut = []
       const target = { port: lane.port, before: pieces.includes(piece ?? '') ? undefined : piece }
       void follow(pieces[0], patching.patch(pieces, target))
-      return true
     }
-    return false
+    return pieces.length > 0
   }
 
   /** All that are selected show what the first of them shows. */

@@ -5,6 +5,7 @@ import { said } from '../../api/said'
 import type { Zone } from '../../api/types'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
+import { KEYS, keyOf } from '../../parts/keys'
 import { followPointer } from '../../parts/followPointer'
 import { useDisplay } from '../../state/display'
 import { freshId } from '../../state/freshId'
@@ -88,11 +89,11 @@ function press(event: PointerEvent, zone: Zone) {
 }
 function onKey(event: KeyboardEvent, zone: Zone) {
   const by = event.shiftKey ? 10 : 1
-  const east = { ArrowLeft: -by, ArrowRight: by }[event.key]
-  const north = { ArrowUp: by, ArrowDown: -by }[event.key]
-  if (east !== undefined || north !== undefined) {
+  const pressed = keyOf(KEYS.site, event)
+  if (pressed) {
     event.preventDefault()
-    step(zone.id, east ?? 0, north ?? 0)
+    const [east, north] = { left: [-by, 0], right: [by, 0], up: [0, by], down: [0, -by] }[pressed]
+    step(zone.id, east, north)
   }
 }
 function add() {

@@ -1,9 +1,8 @@
 import { ref, type Ref } from 'vue'
-import { isTyping } from '../../shell/undoKeys'
+import { isTyping, KEYS, keyOf } from '../../parts/keys'
 
 /**
- * A list of props without a mouse: arrows walk, Shift extends, Space takes one in or out, Ctrl+A
- * takes all, Enter opens, Delete removes, N goes to the entry line.
+ * A list of props without a mouse.
  */
 export function usePropKeys(
   ids: Ref<string[]>,
@@ -50,25 +49,25 @@ export function usePropKeys(
     const id = target.dataset.prop
     const index = ids.value.indexOf(id)
     const done = (() => {
-      switch (event.key) {
-        case 'ArrowUp':
+      switch (keyOf(KEYS.props, event)) {
+        case 'up':
           return (stand(ids.value[index - 1], event.shiftKey), true)
-        case 'ArrowDown':
+        case 'down':
           return (stand(ids.value[index + 1], event.shiftKey), true)
-        case 'Home':
+        case 'first':
           return (stand(ids.value[0]), true)
-        case 'End':
+        case 'last':
           return (stand(ids.value[ids.value.length - 1]), true)
-        case ' ':
+        case 'take':
           return (toggle(id), true)
-        case 'Enter':
+        case 'open':
           return (act.open(id), true)
-        case 'Delete':
+        case 'remove':
           return (act.remove(), true)
-        case 'Escape':
+        case 'letGo':
           return ((selected.value = []), true)
-        case 'a':
-          return (event.ctrlKey || event.metaKey) && ((selected.value = [...ids.value]), true)
+        case 'all':
+          return ((selected.value = [...ids.value]), true)
         default:
           return false
       }
@@ -77,10 +76,9 @@ export function usePropKeys(
       event.preventDefault()
     }
   }
-  /** N from anywhere in the place. */
+  /** From anywhere in the place. */
   function onPlaceKey(event: KeyboardEvent) {
-    const plain = !event.ctrlKey && !event.metaKey && !event.altKey
-    if (event.key === 'n' && plain && !isTyping(event)) {
+    if (keyOf(KEYS.props, event) === 'enter' && !isTyping(event)) {
       event.preventDefault()
       act.enter()
     }
