@@ -10,7 +10,7 @@ import SaidLine from './shell/SaidLine.vue'
 import TopBar from './shell/TopBar.vue'
 import { useDisplay } from './state/display'
 import { useShell } from './state/shell'
-import { REFUSALS, TELL } from './parts/refusals'
+import { ANSWERS, REFUSALS, TELL } from './parts/refusals'
 import { useSlow } from './parts/useSlow'
 import { useAddresses } from './shell/addresses'
 import { useUndoKeys } from './shell/undoKeys'
@@ -27,6 +27,10 @@ useUndoKeys()
 provide(
   REFUSALS,
   computed(() => display.problem),
+)
+provide(
+  ANSWERS,
+  computed(() => display.view?.version),
 )
 /** Known once the list is; what is being typed there is not taken away by anything that is busy. */
 const nothingYet = computed(() => display.started && (!display.list.length || !display.busy))

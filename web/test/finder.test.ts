@@ -10,6 +10,11 @@ function lane(controller: string, at: number, label = `${at}`) {
     legs: [],
   }
 }
+const dmx = (at: number) => ({
+  ...lane('k5', at),
+  port: { controller: 'k5', kind: 'DMX', port: at },
+  written: `K5-DMX${at}`,
+})
 function controller(id: string, lanes: unknown[]) {
   const settings = { note: '' }
   return {
@@ -22,7 +27,11 @@ function piece(id: string, title: string, written?: string) {
   return { piece: { id }, title, written }
 }
 const display = {
-  controllers: [controller('k1', [lane('k1', 1), lane('k1', 2, 'D4')]), controller('k3', [])],
+  controllers: [
+    controller('k1', [lane('k1', 1), lane('k1', 2, 'D4')]),
+    controller('k3', []),
+    controller('k5', [1, 2].map(dmx)),
+  ],
   props: [
     {
       prop: { id: 'p', name: 'Lanterns' },
@@ -47,16 +56,18 @@ test('a piece goes to a port, by its tag or by the name on the board', () => {
     port: { controller: 'k1', kind: 'PIXEL', port: 1 },
   })
   expect(titles('rope to d4')).toEqual(['Patch Rope to K1-2'])
+  expect(titles('rope to k5-2')).toEqual(['Patch Rope to K5-DMX2'])
 })
 
 test('all that are meant go to a controller at once, one a port', () => {
   const found = find(display, 'lantern to K3')
   expect(found.map((one) => one.title)).toEqual([
+    'Patch 2 pieces to K3',
     'Patch Lantern 1 to K3',
     'Patch Lantern 2 to K3',
-    'Patch 2 pieces to K3',
   ])
-  expect(found[2].act?.edit).toEqual({
+  expect(titles('lantern 2 to K3')).toEqual(['Patch Lantern 2 to K3'])
+  expect(found[0].act?.edit).toEqual({
     type: 'PatchAcross',
     pieces: ['a', 'b'],
     controller: 'k3',

@@ -13,3 +13,14 @@ export function onRefusal(then: () => void) {
     watch(refused, (now) => now !== undefined && then())
   }
 }
+
+/** Which version of the display is shown: a new one answers what was asked. */
+export const ANSWERS: InjectionKey<Ref<number | undefined>> = Symbol('answers')
+
+/** Does something once what was asked has been answered, also where the answer changed nothing here. */
+export function onAnswer(then: () => void) {
+  const answers = inject(ANSWERS, undefined)
+  if (answers) {
+    watch(answers, then)
+  }
+}

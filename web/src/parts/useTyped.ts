@@ -1,5 +1,5 @@
 import { inject, ref, watch, type Ref } from 'vue'
-import { onRefusal, TELL } from './refusals'
+import { onAnswer, onRefusal, TELL } from './refusals'
 
 /** A field's text between what is and what somebody types. */
 export interface Typing {
@@ -43,6 +43,7 @@ export function useTyped(field: Ref<HTMLInputElement | undefined>, typing: Typin
     { immediate: true },
   )
   onRefusal(() => asked !== undefined && reset())
+  onAnswer(() => asked !== undefined && reset())
 
   function take(stay: boolean) {
     const typed = text.value.trim()

@@ -43,7 +43,10 @@ async function choose(one: Found | undefined) {
   leave()
   if (one.act) {
     await display.edit(one.act.edit)
-    await goThere({ piece: one.act.piece })
+    // whoever is typing the next command already is not called away
+    if (document.activeElement !== box.value) {
+      await goThere({ piece: one.act.piece })
+    }
   } else if (one.to) {
     await router.push(one.to)
   } else if (one.subject) {

@@ -56,12 +56,23 @@ function atAddress(display: DisplayView, universe: number, channel: number): Fou
 }
 
 /** What a text means after "to": a port by its tag or the board's own name, or a whole controller. */
+/** "K5-1" where K5 has ports of one kind only: nobody needs to say that they are DMX. */
+function onlyPort(display: DisplayView, wanted: string) {
+  const [tag, port] = wanted.split('-')
+  const view = display.controllers.find((one) => one.controller.tag.toLowerCase() === tag)
+  const kinds = new Set(view?.lanes.map((lane) => lane.port.kind))
+  return kinds.size === 1 ? view!.lanes.find((lane) => String(lane.port.port) === port) : undefined
+}
+
 function targetOf(display: DisplayView, where: string) {
   const wanted = where.toLowerCase()
   const lanes = display.controllers.flatMap((view) => view.lanes)
   const lane =
     lanes.find((one) => one.written.toLowerCase() === wanted) ??
-    lanes.find((one) => one.label.toLowerCase() === wanted && one.label !== String(one.port.port))
+    lanes.find(
+      (one) => one.label.toLowerCase() === wanted && one.label !== String(one.port.port),
+    ) ??
+    onlyPort(display, wanted)
   const view = display.controllers.find((one) => one.controller.tag.toLowerCase() === wanted)
   return lane ? { lane } : view && { view }
 }
@@ -72,7 +83,10 @@ function named(display: DisplayView, what: string) {
 
 const now = (piece: PieceView) => (piece.written ? `now on ${piece.written}` : 'not patched')
 
-/** "bow rail to K1-7", "lantern to K3": a patch in words; all that are meant first, then each. */
+/**
+ * "bow rail to K1-7", "lantern to K3": a patch in words; first what has exactly that name, then all
+ * that are meant, then each.
+ */
 function patches(display: DisplayView, text: string): Found[] {
   const parts = /^(.+?)\s+to\s+(\S+)$/i.exec(text)
   const target = parts && targetOf(display, parts[2])
@@ -97,15 +111,15 @@ function patches(display: DisplayView, text: string): Found[] {
           },
         ]
       : []
-  return [
-    ...meant.map((piece) => ({
-      key: `patch-${piece.piece.id}`,
-      title: `Patch ${piece.title} to ${where}`,
-      detail: now(piece),
-      act: { edit: edit([piece.piece.id]), piece: piece.piece.id },
-    })),
-    ...together,
-  ]
+  const each = (piece: PieceView) => ({
+    key: `patch-${piece.piece.id}`,
+    title: `Patch ${piece.title} to ${where}`,
+    detail: now(piece),
+    act: { edit: edit([piece.piece.id]), piece: piece.piece.id },
+  })
+  const exactly = meant.filter((piece) => piece.title.toLowerCase() === parts[1].toLowerCase())
+  const others = meant.filter((piece) => !exactly.includes(piece))
+  return [...exactly.map(each), ...together, ...others.map(each)]
 }
 
 /** "unpatch bow rail". */

@@ -97,12 +97,16 @@ async function add() {
   if (!ready.value) {
     return
   }
+  const asked = text.value
   const before = new Set(display.view!.props.map((view) => view.prop.id))
   adding.value = true
   const done = await display.addRows(rows.value, header.value)
   adding.value = false
   if (done) {
+    // what was typed meanwhile is the next line
+    const next = text.value.startsWith(asked) ? text.value.slice(asked.length) : ''
     clear()
+    text.value = next
     emit(
       'added',
       display.view!.props.map((view) => view.prop.id).filter((id) => !before.has(id)),
