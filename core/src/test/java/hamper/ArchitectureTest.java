@@ -56,6 +56,15 @@ class ArchitectureTest {
           .definedBy("hamper.check..")
           .layer("advise")
           .definedBy("hamper.advise..")
+          .layer("wire")
+          .definedBy("hamper.wire..")
+          .layer("send")
+          .definedBy("hamper.send..")
+          .whereLayer("wire")
+          .mayNotAccessAnyLayer()
+          .whereLayer("send")
+          .mayOnlyAccessLayers(
+              "value", "address", "catalog", "display", "resolve", "config", "facts", "wire")
           .whereLayer("advise")
           .mayOnlyAccessLayers(
               "value", "address", "catalog", "display", "resolve", "load", "network", "facts",

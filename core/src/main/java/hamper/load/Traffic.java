@@ -1,13 +1,15 @@
 package hamper.load;
 
 import hamper.address.Protocol;
+import hamper.wire.ArtNet;
+import hamper.wire.Ddp;
+import hamper.wire.E131;
 
 /**
  * What levels cost on the wire.
  *
  * <p>Source: the load rules, "Network": a packet costs max(46, 28 + UDP payload) + 38 bytes of
- * Ethernet; the payload is 126 + slots on E1.31, 18 + slots rounded up to even on Art-Net, 10 +
- * data of at most 1440 bytes on DDP.
+ * Ethernet; the codecs of {@link hamper.wire} tell the payload.
  *
  * @param packetsPerSecond (1/s)
  * @param megabitsPerSecond on the wire (Mbit/s)
@@ -16,10 +18,10 @@ public record Traffic(double packetsPerSecond, double megabitsPerSecond) {
   public static final Traffic NONE = new Traffic(0, 0);
 
   /** Most data bytes of one DDP packet. */
-  public static final int DDP_BYTES = 1440;
+  public static final int DDP_BYTES = Ddp.MOST_DATA;
 
   /** Slots of a universe that is sent in full. */
-  public static final int FULL_UNIVERSE = 512;
+  public static final int FULL_UNIVERSE = E131.MOST_SLOTS;
 
   /** Most that is planned on a wired link of 100 Mbit/s: half of it (Mbit/s). */
   public static final double MOST_WIRED = 50;
@@ -58,9 +60,9 @@ public record Traffic(double packetsPerSecond, double megabitsPerSecond) {
   private static int wireBytes(Protocol protocol, int slots) {
     int payload =
         switch (protocol) {
-          case E131 -> 126 + slots;
-          case ARTNET -> 18 + slots + slots % 2;
-          case DDP -> 10 + slots;
+          case E131 -> E131.dataSize(slots);
+          case ARTNET -> ArtNet.dmxSize(slots);
+          case DDP -> Ddp.size(slots);
           case NONE -> 0;
         };
     return Math.max(LEAST_IP_BYTES, IP_AND_UDP_BYTES + payload) + ETHERNET_BYTES;
