@@ -80,7 +80,7 @@ class ArchitectureTest {
           .whereLayer("resolve")
           .mayOnlyAccessLayers("value", "address", "catalog", "display")
           .whereLayer("load")
-          .mayOnlyAccessLayers("value", "address", "catalog", "display", "resolve")
+          .mayOnlyAccessLayers("value", "address", "catalog", "display", "resolve", "wire")
           .whereLayer("network")
           .mayOnlyAccessLayers("address", "catalog", "display", "resolve", "load")
           .whereLayer("config")

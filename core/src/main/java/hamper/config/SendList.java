@@ -22,9 +22,20 @@ public final class SendList {
     for (int i = 0; i < controllers.size(); i++) {
       // a device that plays its own storage is sent nothing but its start
       if (!controllers.get(i).sending().fromStorage()) {
-        add(lines, plan, controllers.get(i), resolution.blocks().get(i));
+        lines.addAll(toOne(plan, resolution, i));
       }
     }
+    return lines;
+  }
+
+  /**
+   * What is sent to one controller where it is fed live, be it that it plays its own storage else.
+   *
+   * @param index of the controller in its list
+   */
+  public static List<SendLine> toOne(Plan plan, Resolution resolution, int index) {
+    List<SendLine> lines = new ArrayList<>();
+    add(lines, plan, plan.display().controllers().get(index), resolution.blocks().get(index));
     return lines;
   }
 

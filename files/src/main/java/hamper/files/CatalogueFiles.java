@@ -9,6 +9,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import tools.jackson.databind.JsonNode;
 
 /** The catalogue that ships with Hamper, and catalogue files of users. */
 public final class CatalogueFiles {
@@ -52,6 +53,11 @@ public final class CatalogueFiles {
    */
   public static Content read(byte[] bytes) {
     return DisplayFile.bind(Formats.read(bytes, "catalogue"), Content.class);
+  }
+
+  /** A model as its entry of a catalogue file. */
+  public static JsonNode entry(DeviceModel model) {
+    return Json.MAPPER.valueToTree(model);
   }
 
   private static byte[] bytes(String resource) {

@@ -11,8 +11,9 @@ import org.junit.jupiter.api.io.TempDir;
 
 /**
  * The API is the contract: the interface's types are made from web/openapi.json, so that has to be
- * what the server says. After a change of the API: {@code mvn -pl core,samples,files,web,server
- * verify -Dtest=ContractTest -Dsurefire.failIfNoSpecifiedTests=false -Dapi.update}
+ * what the server says. After a change of the API: {@code mvn -pl
+ * core,samples,standin,files,web,server verify -Dtest=ContractTest
+ * -Dsurefire.failIfNoSpecifiedTests=false -Dapi.update}
  */
 class ContractTest {
   private static final Path KEPT = Path.of("../web/openapi.json");

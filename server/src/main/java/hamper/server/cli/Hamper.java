@@ -15,6 +15,8 @@ import picocli.CommandLine.Command;
       CheckCommand.class,
       AddressesCommand.class,
       ConfigureCommand.class,
+      ProveCommand.class,
+      StandinsCommand.class,
       ImportCommand.class,
       ExportCommand.class,
       RestoreCommand.class

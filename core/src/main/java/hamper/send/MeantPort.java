@@ -1,0 +1,39 @@
+package hamper.send;
+
+import hamper.display.PortRef;
+
+/**
+ * What one port is planned to give out: a byte for each channel of each pixel as it is clocked,
+ * each slot of what hangs on a line, each circuit.
+ *
+ * @param width bytes of one pixel; 1 where nothing is a pixel
+ * @param places for each byte its place in the controller's frame; {@link #DARK} for those of a
+ *     null pixel, {@link FrameLayout#NOT_SENT} where nothing is sent
+ * @param percent for each byte what the device is planned to take off itself
+ * @param thresholds of circuits: on from there; empty elsewhere
+ */
+public record MeantPort(PortRef port, int width, int[] places, byte[] percent, int[] thresholds) {
+  public static final int DARK = -1;
+
+  /** On: what a circuit that is on is told as. */
+  private static final int ON = 255;
+
+  /**
+   * What a byte shows.
+   *
+   * @param frame levels of the controller
+   */
+  public int shown(byte[] frame, int index) {
+    int place = places[index];
+    int level = place < 0 ? 0 : frame[place] & 255;
+    if (thresholds.length > 0) {
+      return level >= thresholds[index] ? ON : 0;
+    }
+    return scaled(level, percent[index]);
+  }
+
+  /** A level at a brightness. Source: docs/formats/configuration.md, "Brightness". */
+  public static int scaled(int level, int percent) {
+    return (level * percent + 50) / 100;
+  }
+}

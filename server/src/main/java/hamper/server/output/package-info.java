@@ -1,0 +1,2 @@
+/** Where packets may go, and how they get there. */
+package hamper.server.output;

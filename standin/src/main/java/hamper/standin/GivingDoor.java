@@ -1,0 +1,106 @@
+package hamper.standin;
+
+import com.sun.net.httpserver.HttpExchange;
+import com.sun.net.httpserver.HttpServer;
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.InetSocketAddress;
+import java.nio.charset.StandardCharsets;
+import java.util.concurrent.Executor;
+import tools.jackson.databind.JsonNode;
+
+/** The HTTP door of a device. docs/formats/giving.md. */
+final class GivingDoor {
+  /** Longest document (bytes). */
+  static final int MOST_BYTES = 8 << 20;
+
+  static {
+    // without it a short answer waits 40 ms for the acknowledgement of its head
+    System.setProperty("sun.net.httpserver.nodelay", "true");
+  }
+
+  private final Device device;
+  private final HttpServer server;
+
+  /**
+   * @throws IOException where the address is taken
+   */
+  GivingDoor(Device device, InetSocketAddress at, Executor executor) throws IOException {
+    this.device = device;
+    server = HttpServer.create(at, 0);
+    server.setExecutor(executor);
+    server.createContext("/", this::answer);
+  }
+
+  void open() {
+    server.start();
+  }
+
+  void close() {
+    server.stop(0);
+  }
+
+  private void answer(HttpExchange exchange) throws IOException {
+    try (exchange) {
+      String asked = exchange.getRequestMethod() + " " + exchange.getRequestURI().getPath();
+      switch (asked) {
+        case "GET /identity" -> send(exchange, 200, device.identity());
+        case "GET /state" -> send(exchange, 200, device.state());
+        case "GET /counters" -> send(exchange, 200, device.counters());
+        case "GET /configuration" -> read(exchange);
+        case "PUT /configuration" -> take(exchange);
+        case "POST /keep" -> keep(exchange);
+        case "POST /restart" -> {
+          device.restart();
+          send(exchange, 200, device.identity());
+        }
+        default -> refuse(exchange, 404, asked + " is not known here");
+      }
+    }
+  }
+
+  private void read(HttpExchange exchange) throws IOException {
+    JsonNode document = device.document();
+    if (document == null) {
+      refuse(exchange, 404, "No configuration was taken yet");
+    } else {
+      send(exchange, 200, document);
+    }
+  }
+
+  private void keep(HttpExchange exchange) throws IOException {
+    if (device.keep()) {
+      send(exchange, 200, device.identity());
+    } else {
+      refuse(exchange, 409, "There is no configuration to keep");
+    }
+  }
+
+  private void take(HttpExchange exchange) throws IOException {
+    byte[] body;
+    try (InputStream in = exchange.getRequestBody()) {
+      body = in.readNBytes(MOST_BYTES + 1);
+    }
+    if (body.length > MOST_BYTES) {
+      refuse(exchange, 413, "A document has at most %d bytes".formatted(MOST_BYTES));
+      return;
+    }
+    try {
+      String fingerprint = device.take(body);
+      send(exchange, 200, Device.JSON.createObjectNode().put("fingerprint", fingerprint));
+    } catch (Device.RefusedException e) {
+      refuse(exchange, 422, e.getMessage());
+    }
+  }
+
+  private static void refuse(HttpExchange exchange, int status, String why) throws IOException {
+    send(exchange, status, Device.JSON.createObjectNode().put("refused", why));
+  }
+
+  private static void send(HttpExchange exchange, int status, JsonNode body) throws IOException {
+    byte[] bytes = body.toString().getBytes(StandardCharsets.UTF_8);
+    exchange.getResponseHeaders().set("Content-Type", "application/json");
+    exchange.sendResponseHeaders(status, bytes.length);
+    exchange.getResponseBody().write(bytes);
+  }
+}

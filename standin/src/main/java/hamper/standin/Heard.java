@@ -1,0 +1,123 @@
+package hamper.standin;
+
+import java.util.Map;
+import java.util.TreeMap;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * What a device listens to, by its document: each universe has its place in one row of levels, and
+ * own channels count on through the inputs. docs/formats/configuration.md, "Universes and
+ * channels".
+ */
+final class Heard {
+  /** A universe with its place in the row. */
+  record Universe(int number, int base, int size, boolean line) {}
+
+  /** What stands for a slot that is not heard. */
+  static final int DEAF = -2;
+
+  final boolean ddp;
+  private final int from;
+  private final boolean artnet;
+  private final Map<Integer, Universe> universes = new TreeMap<>();
+
+  /** Own channel, from 1, to its place in the row. */
+  private final Map<Integer, Integer> own = new TreeMap<>();
+
+  private int length;
+
+  /**
+   * @param told of a document
+   * @param dialect of the model: from which number it writes universes
+   */
+  Heard(JsonNode told, JsonNode dialect) {
+    String protocol = told.get("protocol").asString();
+    ddp = protocol.equals("DDP");
+    artnet = protocol.equals("ARTNET");
+    from = artnet ? dialect.path("artnetFrom").asInt(0) : dialect.path("e131From").asInt(1);
+    int next = 1;
+    for (JsonNode input : told.get("inputs")) {
+      next = listen(input, next);
+    }
+  }
+
+  private int listen(JsonNode input, int firstOwn) {
+    int size = input.get("size").asInt();
+    if (ddp) {
+      count(firstOwn, 0, size);
+      length = size;
+      return firstOwn + size;
+    }
+    int next = firstOwn;
+    for (int u = 0; u < input.get("count").asInt(); u++) {
+      int number = wire(input.get("universe").asInt()) + u;
+      boolean line = input.has("dmxPort");
+      Universe one = new Universe(number, length, size, line);
+      universes.put(number, one);
+      length += size;
+      if (!line) {
+        int start = input.has("start") ? input.get("start").asInt() + u * size : next;
+        count(start, one.base(), size);
+        next = start + size;
+      }
+    }
+    return next;
+  }
+
+  private void count(int firstOwn, int base, int size) {
+    for (int c = 0; c < size; c++) {
+      own.put(firstOwn + c, base + c);
+    }
+  }
+
+  /** As on the wire: E1.31 begins with 1, Art-Net with 0. */
+  int wire(int written) {
+    return written - from + (artnet ? 0 : 1);
+  }
+
+  /** Levels of everything that is heard. */
+  int length() {
+    return length;
+  }
+
+  Iterable<Universe> universes() {
+    return universes.values();
+  }
+
+  /** Null where it is not heard. */
+  Universe universe(int number) {
+    return universes.get(number);
+  }
+
+  /** Where a universe ends that is told to somebody: 512 where nobody hears it. */
+  int sizeOf(int number, boolean line) {
+    Universe one = universes.get(number);
+    return one == null || one.line() != line ? 512 : one.size();
+  }
+
+  int ofOwn(int channel) {
+    return own.getOrDefault(channel, DEAF);
+  }
+
+  int ofWire(int number, int channel, boolean line) {
+    Universe one = universes.get(number);
+    boolean heard = one != null && one.line() == line && channel <= one.size();
+    return heard ? one.base() + channel - 1 : DEAF;
+  }
+
+  /** A place of the row for people: "9:281", or "byte 40". */
+  String told(int place) {
+    if (place < 0) {
+      return place == DEAF ? "not heard" : "-";
+    }
+    if (ddp) {
+      return "byte " + place;
+    }
+    for (Universe one : universes.values()) {
+      if (place >= one.base() && place < one.base() + one.size()) {
+        return one.number() + ":" + (place - one.base() + 1);
+      }
+    }
+    throw new IllegalArgumentException("No such place: " + place);
+  }
+}
