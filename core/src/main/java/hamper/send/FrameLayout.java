@@ -20,8 +20,9 @@ public final class FrameLayout {
    *
    * @param base of its channel 1, from 0
    * @param line of the send list that it is in
+   * @param own whether it is sent to this controller; else it is heard with another, by a mirror
    */
-  public record Universe(int number, int base, int size, SendLine line) {}
+  public record Universe(int number, int base, int size, SendLine line, boolean own) {}
 
   private final List<SendLine> lines;
   private final Map<Integer, Universe> universes = new TreeMap<>();
@@ -50,12 +51,20 @@ public final class FrameLayout {
       return;
     }
     for (int i = 0; i < line.universes(); i++) {
-      int number = line.firstUniverse().get() + i;
-      if (!universes.containsKey(number)) {
-        universes.put(number, new Universe(number, length, line.size(), line));
-        length += line.size();
-      }
+      lay(line, line.firstUniverse().get() + i, true);
     }
+  }
+
+  private void lay(SendLine line, int number, boolean own) {
+    if (!universes.containsKey(number)) {
+      universes.put(number, new Universe(number, length, line.size(), line, own));
+      length += line.size();
+    }
+  }
+
+  /** A universe that is sent to another controller in a way that this one hears it too. */
+  void hear(SendLine line, int number) {
+    lay(line, number, false);
   }
 
   public List<SendLine> lines() {
@@ -76,6 +85,18 @@ public final class FrameLayout {
   public int place(int universe, int channel) {
     Universe one = universes.get(universe);
     return one == null || channel > one.size() ? NOT_SENT : one.base() + channel - 1;
+  }
+
+  /** A place of the frame for people: "9:281" on the wire, or "byte 40" on DDP. */
+  public String told(int place) {
+    if (universes.isEmpty()) {
+      return "byte " + place;
+    }
+    return universes.values().stream()
+        .filter(one -> place >= one.base() && place < one.base() + one.size())
+        .map(one -> one.number() + ":" + (place - one.base() + 1))
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("No such place: " + place));
   }
 
   /** Where a byte of DDP, from 0, lies in the frame. */

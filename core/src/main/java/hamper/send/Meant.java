@@ -148,7 +148,15 @@ public final class Meant {
   /** The places of every address: one after another, or each pixel whole. */
   private int[][] slots(Placement at, int addresses, int width) {
     int[][] slots = new int[addresses][width];
-    if (!controller.protocol().usesUniverses()) {
+    boolean universes = controller.protocol().usesUniverses();
+    if (universes ? at.start().isEmpty() : at.controllerChannels().isEmpty()) {
+      // it has no address: nothing that is sent is meant for it
+      for (int[] slot : slots) {
+        Arrays.fill(slot, FrameLayout.NOT_SENT);
+      }
+      return slots;
+    }
+    if (!universes) {
       int first = at.controllerChannels().orElseThrow().start() - 1;
       for (int i = 0; i < addresses * width; i++) {
         slots[i / width][i % width] = layout.place(first + i);

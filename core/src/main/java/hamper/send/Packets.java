@@ -55,7 +55,9 @@ public final class Packets {
     if (ddp) {
       layout.lines().forEach(this::bytes);
     } else {
-      layout.universes().forEach(universe -> add(universe, source));
+      layout.universes().stream()
+          .filter(FrameLayout.Universe::own)
+          .forEach(universe -> add(universe, source));
     }
   }
 

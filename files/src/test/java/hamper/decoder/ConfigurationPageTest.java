@@ -7,6 +7,7 @@ import hamper.catalog.PixelType;
 import hamper.display.Section;
 import hamper.files.CatalogueFiles;
 import hamper.resolve.PixelMap;
+import hamper.standin.Played;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -130,8 +131,7 @@ class ConfigurationPageTest {
       }
       ObjectNode model = MAPPER.createObjectNode();
       model.putObject("dialect");
-      String shown =
-          String.join(" ", new PlayedDevice(told, model).play().get("PIXEL 1")).replace("1:", "");
+      String shown = String.join(" ", Played.of(told, model).get("PIXEL 1")).replace("1:", "");
       String planned =
           bytes(example).stream()
               .map(byteOf -> byteOf.equals("-") ? "- ".repeat(width).strip() : byteOf)

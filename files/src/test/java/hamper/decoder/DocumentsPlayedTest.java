@@ -3,9 +3,6 @@ package hamper.decoder;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.catalog.Catalog;
-import hamper.check.Checks;
-import hamper.check.Finding;
-import hamper.check.Severity;
 import hamper.config.Configuration;
 import hamper.display.Controller;
 import hamper.display.Plan;
@@ -17,15 +14,15 @@ import hamper.files.ConfigurationFiles;
 import hamper.files.DisplayFile;
 import hamper.samples.RandomEdits;
 import hamper.samples.RandomYards;
+import hamper.samples.Untellable;
+import hamper.standin.Played;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -41,13 +38,6 @@ class DocumentsPlayedTest {
   private static final Path CATALOGUE = Path.of("src/main/resources/hamper/catalogue");
   private static final JsonMapper MAPPER = new JsonMapper();
   private static final Catalog CATALOG = CatalogueFiles.shipped();
-
-  /** Findings that say that a device as a whole does not do what was planned. */
-  private static final Set<String> OF_ALL =
-      Set.of("inputs-short", "universe-size", "universe-range", "hold-or-mirror", "port-absent");
-
-  /** Checks whose findings say that what hangs on one port is not shown as planned. */
-  private static final Set<String> OF_A_PORT = Set.of("dialect", "mixed-types");
 
   private final Map<String, JsonNode> models = new HashMap<>();
   private final Map<String, Integer> totals = new TreeMap<>();
@@ -82,59 +72,34 @@ class DocumentsPlayedTest {
   }
 
   private void look(Facts facts, String where) throws IOException {
-    Map<String, List<Finding>> faults =
-        Checks.all(facts).stream()
-            .filter(finding -> finding.severity() == Severity.FAULT)
-            .filter(
-                finding -> OF_ALL.contains(finding.code()) || OF_A_PORT.contains(finding.code()))
-            .flatMap(
-                finding ->
-                    finding.subjects().stream()
-                        .flatMap(subject -> subject.controller().stream())
-                        .distinct()
-                        .map(controller -> Map.entry(controller, finding)))
-            .collect(
-                Collectors.groupingBy(
-                    Map.Entry::getKey,
-                    Collectors.mapping(Map.Entry::getValue, Collectors.toList())));
+    Untellable untellable = Untellable.of(facts);
     for (Configuration one : facts.configurations()) {
       ControllerFacts own = facts.controllers().get(facts.plan().indexOf(one.controller()));
-      look(facts.plan(), own, one, faults.getOrDefault(one.controller(), List.of()), where);
+      if (untellable.controller(one.controller())) {
+        count("controllers with a finding", 1);
+      } else {
+        look(facts, own, one, untellable, where);
+      }
     }
   }
 
   private void look(
-      Plan plan, ControllerFacts own, Configuration one, List<Finding> faults, String where)
+      Facts facts, ControllerFacts own, Configuration one, Untellable untellable, String where)
       throws IOException {
     Controller controller = own.controller();
     JsonNode told = MAPPER.readTree(ConfigurationFiles.json(one)).get("told");
     JsonNode model = models().get(controller.model());
-    boolean follows = model.at("/dialect/portsFollow").asBoolean(false);
-    boolean all =
-        faults.stream().anyMatch(fault -> OF_ALL.contains(fault.code()))
-            || follows && !faults.isEmpty()
-            || one.untold().stream().anyMatch(untold -> untold.port().isEmpty());
-    if (all) {
-      count("controllers with a finding", 1);
-      return;
-    }
-    Map<String, List<String>> shown = new PlayedDevice(told, model).play();
+    Map<String, List<String>> shown = Played.of(told, model);
     for (RunFacts run : own.runs()) {
       String named = run.port().kind() + " " + run.port().port();
-      boolean found =
-          one.untold().stream()
-                  .anyMatch(untold -> untold.port().filter(run.port()::equals).isPresent())
-              || faults.stream()
-                  .flatMap(fault -> fault.subjects().stream())
-                  .anyMatch(subject -> subject.port().filter(run.port()::equals).isPresent());
       if (run.placements().isEmpty()) {
         continue; // units on a serial line are told by documents of their own
       }
-      if (found) {
+      if (untellable.port(run.port())) {
         count("ports with a finding", 1);
         continue;
       }
-      List<String> planned = PlannedBytes.of(plan, controller, run);
+      List<String> planned = PlannedBytes.of(facts, controller, run);
       assertThat(shown.get(named))
           .as("%s, %s of %s, a %s", where, named, controller.tag(), controller.model())
           .isEqualTo(planned);

@@ -8,6 +8,7 @@ import hamper.facts.RunFacts;
 import hamper.files.CatalogueFiles;
 import hamper.files.ConfigurationFiles;
 import hamper.files.DisplayFile;
+import hamper.standin.Played;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -60,9 +61,7 @@ class FaultsSeenTest {
     List<String> wrong = new ArrayList<>();
     for (RunFacts run : own.runs()) {
       List<String> planned =
-          run.placements().isEmpty()
-              ? List.of()
-              : PlannedBytes.of(facts.plan(), own.controller(), run);
+          run.placements().isEmpty() ? List.of() : PlannedBytes.of(facts, own.controller(), run);
       List<String> played =
           shown.getOrDefault(run.port().kind() + " " + run.port().port(), List.of());
       for (int i = 0; i < Math.max(planned.size(), played.size()); i++) {
@@ -157,11 +156,9 @@ class FaultsSeenTest {
       JsonNode model = model(own.controller().model());
       JsonNode told = MAPPER.readTree(ConfigurationFiles.json(configuration)).get("told");
       if (configuration.untold().isEmpty()) {
-        assertThat(wrong(own, new PlayedDevice(told, model).play()))
-            .as(own.controller().tag())
-            .isEmpty();
+        assertThat(wrong(own, Played.of(told, model))).as(own.controller().tag()).isEmpty();
       }
-      int before = wrong(own, new PlayedDevice(told, model).play()).size();
+      int before = wrong(own, Played.of(told, model)).size();
       faults()
           .forEach(
               (name, fault) -> {
@@ -169,7 +166,7 @@ class FaultsSeenTest {
                 fault.accept(spoilt);
                 int after;
                 try {
-                  after = wrong(own, new PlayedDevice(spoilt, model).play()).size();
+                  after = wrong(own, Played.of(spoilt, model)).size();
                 } catch (RuntimeException e) {
                   after = before + 1; // a device that cannot even read it
                 }
@@ -209,7 +206,7 @@ class FaultsSeenTest {
       JsonNode told = MAPPER.readTree(ConfigurationFiles.json(configuration)).get("told");
       assertThat(shown)
           .as(own.controller().tag())
-          .isEqualTo(new PlayedDevice(told, model(own.controller().model())).play());
+          .isEqualTo(Played.of(told, model(own.controller().model())));
       if (configuration.untold().isEmpty()) {
         assertThat(wrong(own, shown)).as(own.controller().tag()).isEmpty();
       }

@@ -10,8 +10,8 @@ import tools.jackson.databind.JsonNode;
  * channels".
  */
 final class Heard {
-  /** A universe with its place in the row. */
-  record Universe(int number, int base, int size, boolean line) {}
+  /** Slots of a universe that have room in the row, however many are listened to. */
+  static final int SLOTS = 512;
 
   /** What stands for a slot that is not heard. */
   static final int DEAF = -2;
@@ -19,7 +19,14 @@ final class Heard {
   final boolean ddp;
   private final int from;
   private final boolean artnet;
-  private final Map<Integer, Universe> universes = new TreeMap<>();
+
+  /** Where each universe begins in the row. */
+  private final Map<Integer, Integer> bases = new TreeMap<>();
+
+  /** Channels that are heard of a universe: by the device's own inputs, and by DMX lines. */
+  private final Map<Integer, Integer> sizes = new TreeMap<>();
+
+  private final Map<Integer, Integer> lines = new TreeMap<>();
 
   /** Own channel, from 1, to its place in the row. */
   private final Map<Integer, Integer> own = new TreeMap<>();
@@ -51,17 +58,22 @@ final class Heard {
     int next = firstOwn;
     for (int u = 0; u < input.get("count").asInt(); u++) {
       int number = wire(input.get("universe").asInt()) + u;
-      boolean line = input.has("dmxPort");
-      Universe one = new Universe(number, length, size, line);
-      universes.put(number, one);
-      length += size;
-      if (!line) {
-        int start = input.has("start") ? input.get("start").asInt() + u * size : next;
-        count(start, one.base(), size);
-        next = start + size;
+      int base = bases.computeIfAbsent(number, key -> room());
+      if (input.has("dmxPort")) {
+        lines.put(number, size);
+        continue;
       }
+      sizes.put(number, size);
+      int start = input.has("start") ? input.get("start").asInt() + u * size : next;
+      count(start, base, size);
+      next = start + size;
     }
     return next;
+  }
+
+  private int room() {
+    length += SLOTS;
+    return length - SLOTS;
   }
 
   private void count(int firstOwn, int base, int size) {
@@ -80,19 +92,14 @@ final class Heard {
     return length;
   }
 
-  Iterable<Universe> universes() {
-    return universes.values();
-  }
-
-  /** Null where it is not heard. */
-  Universe universe(int number) {
-    return universes.get(number);
+  /** Where a universe begins in the row; {@link #DEAF} where it is not heard. */
+  int baseOf(int number) {
+    return bases.getOrDefault(number, DEAF);
   }
 
   /** Where a universe ends that is told to somebody: 512 where nobody hears it. */
   int sizeOf(int number, boolean line) {
-    Universe one = universes.get(number);
-    return one == null || one.line() != line ? 512 : one.size();
+    return (line ? lines : sizes).getOrDefault(number, SLOTS);
   }
 
   int ofOwn(int channel) {
@@ -100,9 +107,8 @@ final class Heard {
   }
 
   int ofWire(int number, int channel, boolean line) {
-    Universe one = universes.get(number);
-    boolean heard = one != null && one.line() == line && channel <= one.size();
-    return heard ? one.base() + channel - 1 : DEAF;
+    boolean heard = channel <= (line ? lines : sizes).getOrDefault(number, 0);
+    return heard ? bases.get(number) + channel - 1 : DEAF;
   }
 
   /** A place of the row for people: "9:281", or "byte 40". */
@@ -113,9 +119,10 @@ final class Heard {
     if (ddp) {
       return "byte " + place;
     }
-    for (Universe one : universes.values()) {
-      if (place >= one.base() && place < one.base() + one.size()) {
-        return one.number() + ":" + (place - one.base() + 1);
+    for (Map.Entry<Integer, Integer> one : bases.entrySet()) {
+      int channel = place - one.getValue() + 1;
+      if (channel >= 1 && channel <= SLOTS) {
+        return one.getKey() + ":" + channel;
       }
     }
     throw new IllegalArgumentException("No such place: " + place);

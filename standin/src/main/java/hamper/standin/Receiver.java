@@ -59,27 +59,28 @@ final class Receiver {
       return;
     }
     int number = E131.universe(packet);
-    Heard.Universe universe = heard.ddp || artnet ? null : heard.universe(number);
+    int base = heard.ddp || artnet ? Heard.DEAF : heard.baseOf(number);
     Counters.Stream stream = counters.of(sender, number, now);
-    if (universe == null) {
+    if (base == Heard.DEAF) {
       counters.refuse("a universe that it does not listen to");
     } else if (E131.startCode(packet) != 0) {
       counters.refuse("another start code");
     } else if ((E131.options(packet) & E131.PREVIEW) != 0) {
       counters.refuse("a preview");
     } else {
-      data(packet, universe, stream, now);
+      data(packet, base, stream, now);
     }
   }
 
-  private void data(byte[] packet, Heard.Universe universe, Counters.Stream stream, long now) {
-    UniverseInput input = inputs.computeIfAbsent(universe.number(), number -> new UniverseInput());
+  private void data(byte[] packet, int base, Counters.Stream stream, long now) {
+    UniverseInput input =
+        inputs.computeIfAbsent(E131.universe(packet), number -> new UniverseInput());
     switch (input.take(packet, now)) {
       case TAKEN -> {
-        put(packet, E131.slotsAt(), E131.slots(packet), universe);
+        put(packet, E131.slotsAt(), E131.slots(packet), base);
         boolean waits = E131.syncAddress(packet) != 0 && isSynchronized(now);
         if (!waits) {
-          act(universe);
+          act(base);
         }
       }
       case OUT_OF_ORDER -> {
@@ -134,8 +135,8 @@ final class Receiver {
     }
     int number = ArtNet.portAddress(packet);
     Counters.Stream stream = counters.of(sender, number, now);
-    Heard.Universe universe = artnet ? heard.universe(number) : null;
-    if (universe == null) {
+    int base = artnet ? heard.baseOf(number) : Heard.DEAF;
+    if (base == Heard.DEAF) {
       counters.refuse("a universe that it does not listen to");
       return;
     }
@@ -144,9 +145,9 @@ final class Receiver {
     if (last != null && sequence != 0 && last != 0 && last == sequence) {
       stream.sequenceErrors++;
     }
-    put(packet, ArtNet.slotsAt(), ArtNet.slots(packet), universe);
+    put(packet, ArtNet.slotsAt(), ArtNet.slots(packet), base);
     if (!isSynchronized(now)) {
-      act(universe);
+      act(base);
     }
   }
 
@@ -179,11 +180,11 @@ final class Receiver {
     }
   }
 
-  private void put(byte[] packet, int at, int slots, Heard.Universe universe) {
-    System.arraycopy(packet, at, waiting, universe.base(), Math.min(slots, universe.size()));
+  private void put(byte[] packet, int at, int slots, int base) {
+    System.arraycopy(packet, at, waiting, base, Math.min(slots, Heard.SLOTS));
   }
 
-  private void act(Heard.Universe universe) {
-    System.arraycopy(waiting, universe.base(), levels, universe.base(), universe.size());
+  private void act(int base) {
+    System.arraycopy(waiting, base, levels, base, Heard.SLOTS);
   }
 }

@@ -72,21 +72,26 @@ public final class Routes {
 
   private boolean hears(String controller, SendLine line, int universe) {
     return switch (line.transport()) {
-      case UNICAST -> line.controllerId().equals(controller);
+      case UNICAST -> line.controllerId().equals(controller) || hasAddressOf(controller, line);
       case MULTICAST -> joined(controller, universe);
       case BROADCAST -> true;
     };
   }
 
+  /** Two devices of one address, a fault of the plan, both get what is for it. */
+  private boolean hasAddressOf(String controller, SendLine line) {
+    return line.destinationKind() == SendLine.Kind.ADDRESS
+        && layouts.get(controller).lines().stream()
+            .anyMatch(
+                own ->
+                    own.destinationKind() == SendLine.Kind.ADDRESS
+                        && own.destination().equals(line.destination()));
+  }
+
   /** Whether a controller has joined the group of a universe. */
   private boolean joined(String controller, int universe) {
-    FrameLayout layout = layouts.get(controller);
-    return layout != null
-        && layout.place(universe, 1) >= 0
-        && layout.lines().stream()
-            .anyMatch(
-                line ->
-                    line.protocol() == Protocol.E131 && line.transport() == Transport.MULTICAST);
+    return layouts.get(controller).universes().stream()
+        .anyMatch(one -> one.number() == universe && one.line().transport() == Transport.MULTICAST);
   }
 
   /** Everybody, at the port of a protocol: for what is broadcast. */

@@ -3,7 +3,6 @@ package hamper.server.proof;
 import hamper.address.Protocol;
 import hamper.catalog.PortKind;
 import hamper.config.Configuration;
-import hamper.config.SendList;
 import hamper.display.Controller;
 import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
@@ -11,6 +10,7 @@ import hamper.facts.RunFacts;
 import hamper.files.CatalogueFiles;
 import hamper.files.ConfigurationFiles;
 import hamper.send.FrameLayout;
+import hamper.send.FrameLayouts;
 import hamper.send.Meant;
 import hamper.send.MeantPort;
 import hamper.server.output.FrameSender;
@@ -87,8 +87,8 @@ public final class Proof {
 
   private List<Seat> seats() {
     List<Seat> seats = new ArrayList<>();
-    for (int i = 0; i < facts.controllers().size(); i++) {
-      ControllerFacts own = facts.controllers().get(i);
+    Map<String, FrameLayout> all = FrameLayouts.of(facts);
+    for (ControllerFacts own : facts.controllers()) {
       Controller controller = own.controller();
       var model = facts.plan().modelOf(controller);
       for (RunFacts run : own.runs()) {
@@ -102,7 +102,7 @@ public final class Proof {
       if (model.hostOnly() || controller.protocol() == Protocol.NONE) {
         continue;
       }
-      FrameLayout layout = FrameLayout.of(SendList.toOne(facts.plan(), facts.resolution(), i));
+      FrameLayout layout = all.get(controller.id());
       layouts.put(controller.id(), layout);
       shown.put(
           controller.id(), new ShownController(controller, model.title(), meant(own, layout)));

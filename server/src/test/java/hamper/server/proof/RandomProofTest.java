@@ -1,0 +1,73 @@
+package hamper.server.proof;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hamper.catalog.Catalog;
+import hamper.facts.ControllerFacts;
+import hamper.facts.Facts;
+import hamper.facts.RunFacts;
+import hamper.files.CatalogueFiles;
+import hamper.samples.RandomYards;
+import hamper.samples.Untellable;
+import java.util.HashSet;
+import java.util.Set;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Random displays over all models, kinds of pieces, protocols and transports, proven: every pixel,
+ * circuit and slot shows what was meant, or a finding says that it cannot.
+ */
+class RandomProofTest {
+  private static final int SHORT = 100;
+  private static final int LONG = 1_000;
+  private static final Catalog CATALOG = CatalogueFiles.shipped();
+
+  @Test
+  @Tag("trial")
+  void everyPixelOfRandomDisplaysShowsWhatWasMeant() throws Exception {
+    int displays = Boolean.getBoolean("hamper.trial.long") ? LONG : SHORT;
+    long controllers = 0;
+    long pixels = 0;
+    long packets = 0;
+    long lost = 0;
+    long excused = 0;
+    for (long seed = 1; seed <= displays; seed++) {
+      Facts facts = Facts.of(RandomYards.of(CATALOG, seed));
+      ProofReport report = Proof.of(facts, percent -> {});
+      excused += look(facts, report, "seed " + seed);
+      controllers += report.controllers().size();
+      pixels += report.pixels();
+      packets += report.packets();
+      lost += report.lost();
+    }
+    System.out.printf(
+        "[proof] %,d random displays: %,d controllers, %,d pixels, %,d packets, lost %,d;"
+            + " %,d ports with a finding that says so, on the others wrong = 0%n",
+        displays, controllers, pixels, packets, lost, excused);
+    assertThat(controllers).isGreaterThan(2L * displays);
+  }
+
+  /** How many ports have a finding that says that they do not do what was planned. */
+  private static long look(Facts facts, ProofReport report, String where) {
+    Untellable untellable = Untellable.of(facts);
+    Set<String> excused = new HashSet<>();
+    for (ControllerFacts own : facts.controllers()) {
+      own.runs().stream()
+          .map(RunFacts::port)
+          .filter(untellable::port)
+          .forEach(port -> excused.add(facts.plan().written(port)));
+    }
+    for (ProofReport.ControllerProof one : report.controllers()) {
+      if (untellable.controller(one.controller())) {
+        continue;
+      }
+      assertThat(one.refused()).as(where + " " + one.tag()).isEmpty();
+      assertThat(report.examples())
+          .as("%s, %s, a %s", where, one.tag(), one.model())
+          .filteredOn(wrong -> wrong.controller().equals(one.tag()))
+          .allMatch(wrong -> excused.contains(wrong.port()));
+    }
+    return excused.size();
+  }
+}

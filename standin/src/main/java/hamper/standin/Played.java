@@ -1,0 +1,38 @@
+package hamper.standin;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+
+/** A document played on paper: which slot each byte of each port shows, without a packet. */
+public final class Played {
+  private static final String PANEL = "PANEL";
+
+  private Played() {}
+
+  /**
+   * @param told of a document
+   * @param model what the device is by itself: its entry of a catalogue
+   * @return by port, such as "PIXEL 4", a text for each byte: "universe:channel" on the wire, "byte
+   *     n" on DDP, "-" of a null pixel, "not heard"; of walls one text a pixel
+   */
+  public static Map<String, List<String>> of(JsonNode told, JsonNode model) {
+    Wiring wiring = new Wiring(told, model);
+    Map<String, List<String>> played = new LinkedHashMap<>();
+    for (Port port : wiring.ports()) {
+      int step = port.named().startsWith(PANEL) ? port.width() : 1;
+      List<String> texts = new ArrayList<>();
+      for (int i = 0; i < port.places().length; i += step) {
+        List<String> parts = new ArrayList<>();
+        for (int b = i; b < i + step; b++) {
+          parts.add(wiring.heard().told(port.places()[b]));
+        }
+        texts.add(String.join(" ", parts));
+      }
+      played.put(port.named(), texts);
+    }
+    return played;
+  }
+}
