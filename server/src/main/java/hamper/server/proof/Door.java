@@ -16,7 +16,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** The HTTP doors of stand-ins: docs/formats/giving.md. No redirects, no proxy. */
 final class Door {
-  private static final JsonMapper JSON = new JsonMapper();
+  static final JsonMapper JSON = new JsonMapper();
   private static final Duration PATIENCE = Duration.ofSeconds(10);
 
   private final HttpClient client =

@@ -130,7 +130,7 @@ public final class Proof {
     if (refused.isEmpty()) {
       JsonNode back = door.get(one.address(), "configuration").body();
       refused =
-          back.get("told").equals(ConfigurationFiles.read(document).get("told"))
+          back.get("told").equals(Door.JSON.readTree(document).get("told"))
               ? ""
               : "what it says that it was told is not what it was told";
     }
