@@ -126,5 +126,8 @@ export const api = {
       }),
     ),
   feedPlan: (id: string) => answer(client.POST('/api/displays/{id}/power/feeds', of(id))),
+  proof: (id: string) => answer(client.GET('/api/displays/{id}/proof', of(id))),
+  startProof: (id: string) => answer(client.POST('/api/displays/{id}/proof', of(id))),
+  stopProof: (id: string) => answer(client.DELETE('/api/displays/{id}/proof', of(id))),
   machineAdapters: () => answer(client.GET('/api/machine/adapters')),
 }

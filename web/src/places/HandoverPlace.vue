@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import { api } from '../api/client'
 import type { HandoverView } from '../api/types'
 import { useDisplay } from '../state/display'
+import ProofPage from './handover/ProofPage.vue'
 import SendListTable from './handover/SendListTable.vue'
 import SettingSheet from './handover/SettingSheet.vue'
 import UnitTable from './handover/UnitTable.vue'
@@ -12,6 +13,7 @@ import UnitTable from './handover/UnitTable.vue'
 const props = defineProps<{ controller?: string }>()
 const SEND_LIST = 'send-list'
 const UNITS = 'units'
+const PROOF = 'check'
 
 const display = useDisplay()
 const router = useRouter()
@@ -38,6 +40,7 @@ const chosen = computed(() => {
   return all.find((given) => given.configuration.controller === props.controller) ?? all[0]
 })
 const showsList = computed(() => props.controller === SEND_LIST)
+const showsProof = computed(() => props.controller === PROOF)
 const showsUnits = computed(() => props.controller === UNITS && !!handover.value?.units.length)
 const base = computed(() => `/api/displays/${display.view!.id}`)
 
@@ -57,7 +60,9 @@ function to(controller: string) {
         v-for="given in handover?.configurations"
         :key="given.configuration.controller"
         type="button"
-        :aria-current="!showsList && !showsUnits && given === chosen ? 'true' : undefined"
+        :aria-current="
+          !showsList && !showsUnits && !showsProof && given === chosen ? 'true' : undefined
+        "
         @click="to(given.configuration.controller)"
       >
         <strong>{{ given.configuration.tag }} {{ given.configuration.name }}</strong>
@@ -89,9 +94,21 @@ function to(controller: string) {
         <strong>Decoders and dimmer packs</strong>
         <span class="quiet">set at themselves: {{ handover.units.length }}</span>
       </button>
+      <button
+        v-if="handover?.configurations.length"
+        type="button"
+        class="list"
+        :aria-current="showsProof ? 'true' : undefined"
+        data-test="go-proof"
+        @click="to(PROOF)"
+      >
+        <strong>Check it all</strong>
+        <span class="quiet">every pixel, on stand-ins</span>
+      </button>
     </nav>
     <div class="sheet">
-      <template v-if="handover && showsList">
+      <ProofPage v-if="showsProof" />
+      <template v-else-if="handover && showsList">
         <div class="actions">
           <h2>Send list</h2>
           <v-spacer />

@@ -22,6 +22,10 @@ class LayersTest {
           .definedBy("hamper.server.store..")
           .layer("live")
           .definedBy("hamper.server.live..")
+          .layer("output")
+          .definedBy("hamper.server.output..")
+          .layer("proof")
+          .definedBy("hamper.server.proof..")
           .layer("api")
           .definedBy("hamper.server.api..")
           .layer("cli")
@@ -32,10 +36,14 @@ class LayersTest {
           .mayNotAccessAnyLayer()
           .whereLayer("live")
           .mayOnlyAccessLayers("store")
+          .whereLayer("output")
+          .mayNotAccessAnyLayer()
+          .whereLayer("proof")
+          .mayOnlyAccessLayers("output")
           .whereLayer("api")
-          .mayOnlyAccessLayers("safety", "store", "live")
+          .mayOnlyAccessLayers("safety", "store", "live", "proof")
           .whereLayer("cli")
-          .mayOnlyAccessLayers("store", "live");
+          .mayOnlyAccessLayers("store", "live", "proof");
 
   @ArchTest
   static final ArchRule NO_CIRCLE =

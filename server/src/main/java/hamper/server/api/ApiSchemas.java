@@ -17,6 +17,7 @@ import hamper.edit.Edit;
 import hamper.edit.FixtureChange;
 import hamper.edit.StringChange;
 import hamper.edit.WallChange;
+import hamper.server.proof.ProofRuns;
 import hamper.server.store.DisplayStore;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.media.Schema;
@@ -55,6 +56,7 @@ class ApiSchemas implements OpenApiCustomizer {
           PowerController.RunView.class,
           PowerController.FeedPlanView.class,
           PropRowsController.RowsView.class,
+          ProofRuns.ProofRun.class,
           RemediesController.RemediesRequest.class,
           RemediesController.RemedyView.class);
   private static final Map<Class<?>, String> KINDS =

@@ -1,0 +1,59 @@
+package hamper.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hamper.server.Started.Answer;
+import java.time.Duration;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** A proof over the API: begun, followed, told; and what a plan with a fault shows. */
+class ProofApiTest extends ApiCase {
+  private JsonNode proven() throws InterruptedException {
+    assertThat(server.post(path("/proof"), "").status()).isEqualTo(200);
+    long until = System.nanoTime() + Duration.ofSeconds(60).toNanos();
+    JsonNode run = server.get(path("/proof")).body();
+    while (run.get("running").asBoolean() && System.nanoTime() < until) {
+      Thread.sleep(50);
+      run = server.get(path("/proof")).body();
+    }
+    assertThat(run.get("running").asBoolean()).isFalse();
+    return run;
+  }
+
+  @Test
+  void theDemoShowsWhatWasMeant() throws InterruptedException {
+    assertThat(server.get(path("/proof")).status()).isEqualTo(204);
+    JsonNode run = proven();
+    assertThat(run.get("version").asInt()).isEqualTo(version());
+    JsonNode report = run.get("report");
+    assertThat(report.get("wrong").asInt()).isZero();
+    assertThat(report.get("controllers")).hasSize(10);
+    assertThat(report.get("pixels").asInt()).isEqualTo(36_206);
+    assertThat(report.at("/leftOut/0/what").asString()).isEqualTo("H1-S1");
+    assertThat(report.get("controllers"))
+        .allMatch(one -> one.get("standIn").asString().startsWith("127."));
+  }
+
+  @Test
+  void whatADeviceCannotBeToldIsSeenAsWrongPixelsOnItsPort() throws InterruptedException {
+    // the Five takes no groups
+    Answer grouped =
+        edit(
+            "{\"type\":\"SetSections\",\"sections\":[{\"piece\":\"boathouse-ridge-1\",\"index\":0}],"
+                + "\"set\":{\"group\":5}}");
+    assertThat(grouped.status()).isEqualTo(200);
+    JsonNode report = proven().get("report");
+    assertThat(report.get("wrong").asInt()).isPositive();
+    assertThat(report.get("examples"))
+        .allMatch(one -> one.get("port").asString().equals("K2-1"))
+        .allMatch(one -> one.get("position").asInt() >= 1);
+  }
+
+  @Test
+  void aStoppedProofSaysSo() {
+    server.post(path("/proof"), "");
+    assertThat(server.delete(path("/proof")).status()).isEqualTo(204);
+    assertThat(server.get(path("/proof")).body().get("failed").asString()).contains("stopped");
+  }
+}
