@@ -57,6 +57,17 @@ function to(controller: string) {
     <nav class="who" aria-label="Controllers to hand over">
       <h1>Handover</h1>
       <button
+        v-if="handover?.configurations.length"
+        type="button"
+        class="list"
+        :aria-current="showsProof ? 'true' : undefined"
+        data-test="go-proof"
+        @click="to(PROOF)"
+      >
+        <strong>Check it all</strong>
+        <span class="quiet">every pixel, on stand-ins</span>
+      </button>
+      <button
         v-for="given in handover?.configurations"
         :key="given.configuration.controller"
         type="button"
@@ -93,17 +104,6 @@ function to(controller: string) {
       >
         <strong>Decoders and dimmer packs</strong>
         <span class="quiet">set at themselves: {{ handover.units.length }}</span>
-      </button>
-      <button
-        v-if="handover?.configurations.length"
-        type="button"
-        class="list"
-        :aria-current="showsProof ? 'true' : undefined"
-        data-test="go-proof"
-        @click="to(PROOF)"
-      >
-        <strong>Check it all</strong>
-        <span class="quiet">every pixel, on stand-ins</span>
       </button>
     </nav>
     <div class="sheet">

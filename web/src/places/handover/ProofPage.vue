@@ -54,11 +54,6 @@ const passed = computed(() => report.value?.wrong === 0 && refused.value.length 
 
 /** Levels as they would be read off a meter; of a pixel that is not there, nothing. */
 const levels = (all: number[]) => (all.every((level) => level < 0) ? 'nothing' : all.join(' '))
-/** The colour of a pixel of three or more channels, for the eye; one channel is grey. */
-const colour = (all: number[]) => {
-  const [r, g, b] = all.length >= 3 ? all : [all[0], all[0], all[0]]
-  return `rgb(${Math.max(0, r)} ${Math.max(0, g)} ${Math.max(0, b)})`
-}
 function show(port: string) {
   const lane = display.lanes.find((one) => one.written === port)
   if (lane) {
@@ -144,8 +139,12 @@ function show(port: string) {
       </table>
       <template v-if="report.examples.length">
         <h2>Wrong pixels</h2>
-        <p v-if="report.examples.length < report.wrong" class="quiet">
-          The first {{ report.examples.length }} of {{ report.wrong.toLocaleString('en') }}.
+        <p class="quiet">
+          <template v-if="report.examples.length < report.wrong"
+            >The first {{ report.examples.length }} of
+            {{ report.wrong.toLocaleString('en') }}.</template
+          >
+          Levels byte by byte as they are clocked; positions count null pixels.
         </p>
         <ul class="pixels" data-test="wrong-pixels">
           <li v-for="one in report.examples" :key="`${one.port} ${one.position}`">
@@ -153,9 +152,7 @@ function show(port: string) {
               {{ one.port }}
             </button>
             <span>position {{ one.position }}</span>
-            <span class="dot" :style="{ background: colour(one.meant) }" />
             <span class="mono">meant {{ levels(one.meant) }}</span>
-            <span class="dot" :style="{ background: colour(one.shown) }" />
             <span class="mono">shown {{ levels(one.shown) }}</span>
           </li>
         </ul>
@@ -221,7 +218,7 @@ td {
 }
 .pixels li {
   display: grid;
-  grid-template-columns: 72px 110px 14px 170px 14px 1fr;
+  grid-template-columns: 72px 110px 200px 1fr;
   align-items: center;
   gap: 8px;
   padding: 2px 0;
@@ -229,12 +226,6 @@ td {
 .pixels button {
   color: var(--copper);
   text-align: left;
-}
-.dot {
-  width: 12px;
-  height: 12px;
-  border-radius: 6px;
-  border: 1px solid var(--line-strong);
 }
 @media (width < 700px) {
   .pixels li {

@@ -2,7 +2,9 @@ package hamper.standin;
 
 import java.util.ArrayList;
 import java.util.Base64;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -26,11 +28,17 @@ final class Device {
   private final Seat seat;
   private final String address;
   private final Clock clock;
+
+  /** Of so many packets one is lost, where packets are lost. */
+  private static final int LOSES_ONE_IN = 5;
+
+  private long arrivals;
   private Counters counters = new Counters();
   private JsonNode document;
   private JsonNode kept;
   private Wiring wiring;
   private Receiver receiver;
+  private final Set<Misbehaviour> misbehaves = EnumSet.noneOf(Misbehaviour.class);
 
   Device(Seat seat, String address, Clock clock) {
     this.seat = seat;
@@ -47,11 +55,31 @@ final class Device {
         .put("format", "hamper-giving")
         .put("formatVersion", 1)
         .put("maker", seat.model().path("maker").asString(""))
-        .put("model", seat.modelId())
+        .put("model", misbehaves.contains(Misbehaviour.OTHER_MODEL) ? "stranger" : seat.modelId())
         .put("name", seat.model().path("name").asString(""))
         .put("revision", seat.model().path("revision").asString(""))
         .put("serial", "SI-" + Integer.toHexString(seat.controller().hashCode()))
-        .put("address", address);
+        .put("address", misbehaves.contains(Misbehaviour.OTHER_ADDRESS) ? "127.0.0.1" : address);
+  }
+
+  /** Switches a misbehaviour on or off; what it was told is read anew. */
+  synchronized void misbehave(Misbehaviour what, boolean on) {
+    if (on) {
+      misbehaves.add(what);
+    } else {
+      misbehaves.remove(what);
+    }
+    if (document != null) {
+      use(document);
+    }
+  }
+
+  synchronized Set<Misbehaviour> misbehaviours() {
+    return EnumSet.copyOf(misbehaves);
+  }
+
+  synchronized boolean misbehaves(Misbehaviour what) {
+    return misbehaves.contains(what);
   }
 
   /** Takes a document whole, or not at all. */
@@ -77,10 +105,11 @@ final class Device {
       throw new RefusedException("format is not hamper-configuration of version 2");
     }
     String model = root.at("/told/model").asString("");
-    if (!model.equals(seat.modelId())) {
-      throw new RefusedException(
-          "told.model is \"%s\"; this is a %s".formatted(model, seat.modelId()));
+    if (!model.equals(seat.modelId()) || misbehaves.contains(Misbehaviour.OTHER_MODEL)) {
+      String here = misbehaves.contains(Misbehaviour.OTHER_MODEL) ? "stranger" : seat.modelId();
+      throw new RefusedException("told.model is \"%s\"; this is a %s".formatted(model, here));
     }
+    Limits.check(root.get("told"));
     for (JsonNode output : root.at("/told/outputs")) {
       if (!output.has("kind") || !output.has("port") || !output.has("used")) {
         throw new RefusedException("told.outputs: each has kind, port and used");
@@ -90,7 +119,7 @@ final class Device {
   }
 
   private void use(JsonNode taken) {
-    JsonNode told = taken.get("told");
+    JsonNode told = Misread.of(taken.get("told"), misbehaves);
     Wiring laid = new Wiring(told, seat.model());
     boolean artnet = told.get("protocol").asString().equals("ARTNET");
     boolean waits = seat.model().path("synchronizes").asBoolean(false);
@@ -119,23 +148,33 @@ final class Device {
     }
   }
 
-  synchronized void e131(byte[] packet, int length, String sender) {
+  /** Counts what arrives; some of it does not. */
+  private boolean arrives() {
+    if (misbehaves.contains(Misbehaviour.OFF)) {
+      return false;
+    }
+    arrivals++;
+    if (misbehaves.contains(Misbehaviour.DROPS) && arrivals % LOSES_ONE_IN == 0) {
+      return false;
+    }
     counters.arrived();
-    if (receiver != null) {
+    return receiver != null;
+  }
+
+  synchronized void e131(byte[] packet, int length, String sender) {
+    if (arrives()) {
       receiver.e131(packet, length, sender, clock.millis());
     }
   }
 
   synchronized void artNet(byte[] packet, int length, String sender) {
-    counters.arrived();
-    if (receiver != null) {
+    if (arrives()) {
       receiver.artNet(packet, length, sender, clock.millis());
     }
   }
 
   synchronized void ddp(byte[] packet, int length, String sender) {
-    counters.arrived();
-    if (receiver != null) {
+    if (arrives()) {
       receiver.ddp(packet, length, sender, clock.millis());
     }
   }
@@ -147,6 +186,7 @@ final class Device {
     List<Port> all = wiring == null ? new ArrayList<>() : wiring.ports();
     for (Port port : all) {
       byte[] shown = port.shown(receiver.levels());
+      Misshown.spoil(port, shown, misbehaves);
       ports
           .addObject()
           .put("port", port.named())

@@ -14,6 +14,9 @@ final class GivingDoor {
   /** Longest document (bytes). */
   static final int MOST_BYTES = 8 << 20;
 
+  private static final int MOST_SWITCH_BYTES = 4096;
+  private static final long SLOW_MILLIS = 500;
+
   static {
     // without it a short answer waits 40 ms for the acknowledgement of its head
     System.setProperty("sun.net.httpserver.nodelay", "true");
@@ -42,6 +45,9 @@ final class GivingDoor {
 
   private void answer(HttpExchange exchange) throws IOException {
     try (exchange) {
+      if (misbehaves(exchange)) {
+        return;
+      }
       String asked = exchange.getRequestMethod() + " " + exchange.getRequestURI().getPath();
       switch (asked) {
         case "GET /identity" -> send(exchange, 200, device.identity());
@@ -49,6 +55,8 @@ final class GivingDoor {
         case "GET /counters" -> send(exchange, 200, device.counters());
         case "GET /configuration" -> read(exchange);
         case "PUT /configuration" -> take(exchange);
+        case "GET /misbehaviour" -> send(exchange, 200, misbehaviours());
+        case "PUT /misbehaviour" -> misbehave(exchange);
         case "POST /keep" -> keep(exchange);
         case "POST /restart" -> {
           device.restart();
@@ -56,6 +64,43 @@ final class GivingDoor {
         }
         default -> refuse(exchange, 404, asked + " is not known here");
       }
+    }
+  }
+
+  /** A device without power answers nothing, but for the switch that gives it back. */
+  private boolean misbehaves(HttpExchange exchange) throws IOException {
+    boolean isSwitch = exchange.getRequestURI().getPath().equals("/misbehaviour");
+    if (device.misbehaves(Misbehaviour.SLOW)) {
+      try {
+        Thread.sleep(SLOW_MILLIS);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+      }
+    }
+    if (device.misbehaves(Misbehaviour.OFF) && !isSwitch) {
+      refuse(exchange, 503, "no power");
+      return true;
+    }
+    return false;
+  }
+
+  private JsonNode misbehaviours() {
+    var root = Device.JSON.createObjectNode();
+    for (Misbehaviour one : Misbehaviour.values()) {
+      root.put(one.key(), device.misbehaves(one));
+    }
+    return root;
+  }
+
+  private void misbehave(HttpExchange exchange) throws IOException {
+    try (InputStream in = exchange.getRequestBody()) {
+      JsonNode body = Device.JSON.readTree(in.readNBytes(MOST_SWITCH_BYTES));
+      for (var one : body.properties()) {
+        device.misbehave(Misbehaviour.of(one.getKey()), one.getValue().asBoolean(false));
+      }
+      send(exchange, 200, misbehaviours());
+    } catch (RuntimeException e) {
+      refuse(exchange, 422, "an object of misbehaviours, each true or false, such as dead-pixel");
     }
   }
 

@@ -4,7 +4,9 @@ import hamper.server.output.FrameSender;
 import java.io.IOException;
 import java.net.InetSocketAddress;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * Frames that arrive: never more than 64 datagrams ahead of what a stand-in has counted, and a
@@ -22,6 +24,11 @@ final class Exchange {
   private final Map<String, Long> sent = new HashMap<>();
 
   private final Map<String, Long> counted = new HashMap<>();
+  private final Map<String, Long> lostThere = new HashMap<>();
+
+  /** Addresses that never counted anything. */
+  private final Set<String> silent = new HashSet<>();
+
   private long lost;
 
   Exchange(Door door, FrameSender sender) {
@@ -73,6 +80,9 @@ final class Exchange {
 
   /** Whether all that was sent to an address has arrived; what has not is lost. */
   private boolean await(String address) throws IOException {
+    if (silent.contains(address)) {
+      return true;
+    }
     long wanted = sent.get(address);
     long until = System.nanoTime() + PATIENCE_NANOS;
     long here = counted.getOrDefault(address, 0L);
@@ -83,6 +93,9 @@ final class Exchange {
     if (here < wanted) {
       long missing = wanted - here;
       lost += missing;
+      if (here == 0) {
+        silent.add(address); // nobody is there; the others need not wait for it again
+      }
       lostThere.merge(address, missing, Long::sum);
       counted.put(address, wanted);
       return false;
@@ -90,15 +103,13 @@ final class Exchange {
     return true;
   }
 
-  private final Map<String, Long> lostThere = new HashMap<>();
-
   private long lostAt(String address) {
     return lostThere.getOrDefault(address, 0L);
   }
 
   private long ask(String address) throws IOException {
     try {
-      return door.get(address, "counters").body().get("packets").asLong();
+      return door.get(address, "counters").body().path("packets").asLong(0);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new IOException("It was stopped", e);

@@ -23,6 +23,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import java.util.function.IntConsumer;
 import java.util.function.UnaryOperator;
 import tools.jackson.databind.JsonNode;
@@ -35,15 +36,27 @@ import tools.jackson.databind.JsonNode;
 public final class Proof {
   private static final int FULL = 255;
 
+  /**
+   * What tests do to a proof: with documents on their way, and with stand-ins before they are given
+   * any.
+   */
+  record Seam(UnaryOperator<byte[]> onTheWay, Consumer<Map<String, String>> standing) {
+    static final Seam NONE = new Seam(UnaryOperator.identity(), addresses -> {});
+
+    static Seam onTheWay(UnaryOperator<byte[]> change) {
+      return new Seam(change, addresses -> {});
+    }
+  }
+
   private final Facts facts;
-  private final UnaryOperator<byte[]> onTheWay;
+  private final Seam seam;
   private final Map<String, FrameLayout> layouts = new LinkedHashMap<>();
   private final Map<String, ShownController> shown = new LinkedHashMap<>();
   private final List<ProofReport.LeftOut> leftOut = new ArrayList<>();
 
-  private Proof(Facts facts, UnaryOperator<byte[]> onTheWay) {
+  private Proof(Facts facts, Seam seam) {
     this.facts = facts;
-    this.onTheWay = onTheWay;
+    this.seam = seam;
   }
 
   /**
@@ -51,15 +64,12 @@ public final class Proof {
    */
   public static ProofReport of(Facts facts, IntConsumer progress)
       throws IOException, InterruptedException {
-    return of(facts, progress, UnaryOperator.identity());
+    return of(facts, progress, Seam.NONE);
   }
 
-  /**
-   * @param onTheWay what becomes of a configuration document on its way: tests put faults there
-   */
-  static ProofReport of(Facts facts, IntConsumer progress, UnaryOperator<byte[]> onTheWay)
+  static ProofReport of(Facts facts, IntConsumer progress, Seam seam)
       throws IOException, InterruptedException {
-    return new Proof(facts, onTheWay).run(progress);
+    return new Proof(facts, seam).run(progress);
   }
 
   private ProofReport run(IntConsumer progress) throws IOException, InterruptedException {
@@ -70,6 +80,7 @@ public final class Proof {
       standIns
           .addresses()
           .forEach((controller, address) -> shown.get(controller).standsAt(address));
+      seam.standing().accept(standIns.addresses());
       for (ShownController one : shown.values()) {
         give(door, one);
       }
@@ -82,7 +93,7 @@ public final class Proof {
    * Devices that stand in for a display's, in list order: for each controller that packets go to.
    */
   public static List<Seat> seats(Facts facts) {
-    return new Proof(facts, UnaryOperator.identity()).seats();
+    return new Proof(facts, Seam.NONE).seats();
   }
 
   private List<Seat> seats() {
@@ -125,8 +136,11 @@ public final class Proof {
             .findFirst()
             .orElseThrow();
     byte[] document =
-        onTheWay.apply(ConfigurationFiles.bytes(ConfigurationFiles.json(configuration)));
-    String refused = door.put(one.address(), "configuration", document).refused();
+        seam.onTheWay().apply(ConfigurationFiles.bytes(ConfigurationFiles.json(configuration)));
+    String refused = wrongIdentity(door, one);
+    if (refused.isEmpty()) {
+      refused = door.put(one.address(), "configuration", document).refused();
+    }
     if (refused.isEmpty()) {
       JsonNode back = door.get(one.address(), "configuration").body();
       refused =
@@ -135,6 +149,24 @@ public final class Proof {
               : "what it says that it was told is not what it was told";
     }
     one.refusedFor(refused);
+  }
+
+  /** Nothing is given to a device that says that it is another. */
+  private String wrongIdentity(Door door, ShownController one)
+      throws IOException, InterruptedException {
+    Door.Answer answer = door.get(one.address(), "identity");
+    if (!answer.refused().isEmpty()) {
+      return answer.refused();
+    }
+    String model = answer.body().path("model").asString("");
+    String planned = facts.plan().existingController(one.id()).model();
+    String address = answer.body().path("address").asString("");
+    if (!model.equals(planned)) {
+      return "it says that it is a %s, planned is a %s".formatted(model, planned);
+    }
+    return address.equals(one.address())
+        ? ""
+        : "it says that its address is %s, it answers at %s".formatted(address, one.address());
   }
 
   private Exchange send(Door door, Routes routes, IntConsumer progress)

@@ -61,7 +61,7 @@ final class ShownController {
    */
   void compare(JsonNode state, byte[] frame, Plan plan) {
     Map<String, byte[]> shown = new HashMap<>();
-    for (JsonNode port : state.get("ports")) {
+    for (JsonNode port : state.path("ports")) {
       shown.put(
           port.get("port").asString(), Base64.getDecoder().decode(port.get("shown").asString()));
     }

@@ -84,7 +84,7 @@ class SpoiltProofTest {
       return 0;
     }
     Spoiler spoiler = new Spoiler(fault);
-    ProofReport report = Proof.of(facts, percent -> {}, spoiler::spoil);
+    ProofReport report = Proof.of(facts, percent -> {}, Proof.Seam.onTheWay(spoiler::spoil));
     // a device that refuses what it was told shows nothing anywhere, and says so
     Set<String> refused =
         report.controllers().stream()
