@@ -1,0 +1,65 @@
+package hamper.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions.ContainsTextOptions;
+import org.junit.jupiter.api.Test;
+
+/** Every pixel is tried on stand-ins from Handover; seldom settings, and the sheet of keys. */
+class CheckItAllTest extends DemoCase {
+  private void verdict(String text) {
+    assertThat(page.getByTestId("verdict"))
+        .containsText(text, new ContainsTextOptions().setTimeout(60_000));
+  }
+
+  @Test
+  void everyPixelOfTheDemoIsCheckedAndWhatIsWrongIsShownOneByOne() {
+    window.go("Handover");
+    page.getByTestId("go-proof").click();
+    page.getByTestId("start-proof").click();
+    verdict("36,206 pixels of 10 controllers show what was meant");
+    assertThat(page.getByTestId("proof")).containsText("none lost");
+
+    // the Five takes no groups
+    window.find("Boathouse ridge");
+    Locator group = page.getByLabel("Group of section 1");
+    group.fill("5");
+    window.acknowledged(() -> group.press("Enter"));
+    window.go("Handover");
+    page.getByTestId("go-proof").click();
+    verdict("The plan has changed since");
+    page.getByTestId("start-proof").click();
+    verdict("show something else than was meant");
+    assertThat(page.getByTestId("wrong-pixels")).containsText("K2-1");
+    Accessibility.check(page, "proof");
+    page.getByTestId("wrong-pixels").getByText("K2-1").first().click();
+    assertThat(window.lane("k2|PIXEL|1")).isVisible();
+    window.undo();
+    window.noErrors();
+  }
+
+  @Test
+  void whatIsSeldomSetHasItsPlaceAndKeysHaveASheet() {
+    window.go("Controllers");
+    page.getByLabel("More of K1", new Page.GetByLabelOptions().setExact(true)).first().click();
+    Locator sizes =
+        page.getByLabel("Channels sent to K1", new Page.GetByLabelOptions().setExact(true));
+    window.acknowledged(() -> sizes.selectOption("all 512 channels"));
+    Locator heard = page.getByLabel("Universes that K1 is told to listen to");
+    heard.fill("1-14:510, 30");
+    window.acknowledged(() -> heard.press("Enter"));
+    assertThat(heard).hasValue("1-14:510, 30:510");
+    window.undo();
+    assertThat(heard).hasValue("");
+    window.undo();
+    assertThat(sizes).hasValue("used");
+    heard.blur();
+    page.keyboard().press("?");
+    assertThat(page.getByTestId("keys")).containsText("take back the last change");
+    page.keyboard().press("?");
+    assertThat(page.getByTestId("keys")).hasCount(0);
+    window.noErrors();
+  }
+}
