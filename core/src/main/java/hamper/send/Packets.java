@@ -125,6 +125,13 @@ public final class Packets {
     return packets.get(index);
   }
 
+  /** A packet of E1.31 that says that its source ends; levels of it are ignored. */
+  public Packet end(int index, byte[] frame) {
+    Packet packet = next(index, frame);
+    E131.setOptions(packet.bytes(), E131.TERMINATED);
+    return packet;
+  }
+
   /**
    * A packet with the levels of a frame and its next sequence number. Its bytes are the same array
    * at every frame.

@@ -41,9 +41,9 @@ class LayersTest {
           .whereLayer("proof")
           .mayOnlyAccessLayers("output")
           .whereLayer("api")
-          .mayOnlyAccessLayers("safety", "store", "live", "proof")
+          .mayOnlyAccessLayers("safety", "store", "live", "output", "proof")
           .whereLayer("cli")
-          .mayOnlyAccessLayers("store", "live", "proof");
+          .mayOnlyAccessLayers("store", "live", "output", "proof");
 
   @ArchTest
   static final ArchRule NO_CIRCLE =

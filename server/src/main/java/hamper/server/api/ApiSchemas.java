@@ -17,6 +17,7 @@ import hamper.edit.Edit;
 import hamper.edit.FixtureChange;
 import hamper.edit.StringChange;
 import hamper.edit.WallChange;
+import hamper.server.output.Output;
 import hamper.server.proof.ProofRuns;
 import hamper.server.store.DisplayStore;
 import io.swagger.v3.oas.models.OpenAPI;
@@ -57,6 +58,8 @@ class ApiSchemas implements OpenApiCustomizer {
           PowerController.FeedPlanView.class,
           PropRowsController.RowsView.class,
           ProofRuns.ProofRun.class,
+          Output.OutputState.class,
+          OutputController.OutputRequest.class,
           RemediesController.RemediesRequest.class,
           RemediesController.RemedyView.class);
   private static final Map<Class<?>, String> KINDS =

@@ -5,6 +5,7 @@ import hamper.files.Refusals;
 import hamper.server.live.NoSuchDisplayException;
 import hamper.server.live.StaleVersionException;
 import hamper.server.live.UnreadableDisplayException;
+import hamper.server.output.Output;
 import hamper.server.safety.BodyTooLargeException;
 import hamper.server.store.StorageFailedException;
 import hamper.value.RefusedException;
@@ -81,6 +82,11 @@ class Problems {
             e.getMessage() + ". Hamper tries again with the next change.");
     problem.setProperty("outcome", e.outcome().name());
     return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail busy(Output.BusyException e) {
+    return problem(HttpStatus.CONFLICT, "Something is lit already", e.getMessage());
   }
 
   @ExceptionHandler

@@ -1,7 +1,7 @@
 package hamper.server.cli;
 
 import hamper.facts.Facts;
-import hamper.server.proof.Proof;
+import hamper.server.output.Seats;
 import hamper.standin.Clock;
 import hamper.standin.StandIns;
 import java.io.IOException;
@@ -36,7 +36,7 @@ public final class StandinsCommand implements Callable<Integer> {
   public Integer call() throws IOException, InterruptedException {
     Facts facts = input.read();
     PrintWriter out = spec.commandLine().getOut();
-    try (StandIns standIns = StandIns.start(Proof.seats(facts), Clock.system())) {
+    try (StandIns standIns = StandIns.start(Seats.of(facts), Clock.system())) {
       standIns
           .addresses()
           .forEach(

@@ -26,6 +26,8 @@ import java.util.UUID;
 
 /** Sends frames of a display: laid out once, routes found once, one datagram after another. */
 public final class FrameSender implements Closeable {
+  private static final int TERMINATIONS = 3;
+
   /** A packet of a controller's frame, and who gets it. */
   private record Post(byte[] frame, Packets packets, int index, List<InetSocketAddress> to) {}
 
@@ -112,6 +114,18 @@ public final class FrameSender implements Closeable {
     }
     if (!artSync.isEmpty()) {
       datagrams(sync, ArtNet.writeSync(sync), artSync, sent);
+    }
+  }
+
+  /** Says three times that the source ends, where the protocol can say it. */
+  public void terminate(Sent sent) throws IOException {
+    for (int i = 0; i < TERMINATIONS; i++) {
+      for (Post post : posts) {
+        if (post.packets().at(post.index()).protocol() == Protocol.E131) {
+          Packets.Packet packet = post.packets().end(post.index(), post.frame());
+          datagrams(packet.bytes(), packet.size(), post.to(), sent);
+        }
+      }
     }
   }
 

@@ -1,5 +1,6 @@
 package hamper.server.proof;
 
+import hamper.server.output.Door;
 import hamper.server.output.FrameSender;
 import java.io.IOException;
 import java.net.InetSocketAddress;

@@ -1,22 +1,21 @@
 package hamper.server.proof;
 
-import hamper.address.Protocol;
 import hamper.catalog.PortKind;
 import hamper.config.Configuration;
 import hamper.display.Controller;
 import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
 import hamper.facts.RunFacts;
-import hamper.files.CatalogueFiles;
 import hamper.files.ConfigurationFiles;
 import hamper.send.FrameLayout;
 import hamper.send.FrameLayouts;
 import hamper.send.Meant;
 import hamper.send.MeantPort;
+import hamper.server.output.Door;
 import hamper.server.output.FrameSender;
 import hamper.server.output.Routes;
+import hamper.server.output.Seats;
 import hamper.standin.Clock;
-import hamper.standin.Seat;
 import hamper.standin.StandIns;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -74,8 +73,8 @@ public final class Proof {
 
   private ProofReport run(IntConsumer progress) throws IOException, InterruptedException {
     long begin = System.nanoTime();
-    List<Seat> seats = seats();
-    try (StandIns standIns = StandIns.start(seats, Clock.system())) {
+    lay();
+    try (StandIns standIns = StandIns.start(Seats.of(facts), Clock.system())) {
       Door door = new Door();
       standIns
           .addresses()
@@ -89,37 +88,30 @@ public final class Proof {
     }
   }
 
-  /**
-   * Devices that stand in for a display's, in list order: for each controller that packets go to.
-   */
-  public static List<Seat> seats(Facts facts) {
-    return new Proof(facts, Seam.NONE).seats();
-  }
-
-  private List<Seat> seats() {
-    List<Seat> seats = new ArrayList<>();
+  /** What each controller that packets go to is meant to show, in list order. */
+  private void lay() {
     Map<String, FrameLayout> all = FrameLayouts.of(facts);
     for (ControllerFacts own : facts.controllers()) {
       Controller controller = own.controller();
-      var model = facts.plan().modelOf(controller);
-      for (RunFacts run : own.runs()) {
-        if (run.port().kind() == PortKind.SERIAL && !run.run().legs().isEmpty()) {
-          leftOut.add(
-              new ProofReport.LeftOut(
-                  facts.plan().written(run.port()),
-                  "units on a host's own serial line get no packet"));
-        }
+      leaveOut(own);
+      if (Seats.isSentTo(facts, controller)) {
+        FrameLayout layout = all.get(controller.id());
+        layouts.put(controller.id(), layout);
+        String model = facts.plan().modelOf(controller).title();
+        shown.put(controller.id(), new ShownController(controller, model, meant(own, layout)));
       }
-      if (model.hostOnly() || controller.protocol() == Protocol.NONE) {
-        continue;
-      }
-      FrameLayout layout = all.get(controller.id());
-      layouts.put(controller.id(), layout);
-      shown.put(
-          controller.id(), new ShownController(controller, model.title(), meant(own, layout)));
-      seats.add(new Seat(controller.id(), CatalogueFiles.entry(model)));
     }
-    return seats;
+  }
+
+  private void leaveOut(ControllerFacts own) {
+    for (RunFacts run : own.runs()) {
+      if (run.port().kind() == PortKind.SERIAL && !run.run().legs().isEmpty()) {
+        leftOut.add(
+            new ProofReport.LeftOut(
+                facts.plan().written(run.port()),
+                "units on a host's own serial line get no packet"));
+      }
+    }
   }
 
   private List<MeantPort> meant(ControllerFacts own, FrameLayout layout) {

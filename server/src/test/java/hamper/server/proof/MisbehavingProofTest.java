@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
+import hamper.server.output.Door;
 import hamper.standin.Misbehaviour;
 import java.io.IOException;
 import java.io.UncheckedIOException;

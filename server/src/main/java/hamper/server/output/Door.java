@@ -1,4 +1,4 @@
-package hamper.server.proof;
+package hamper.server.output;
 
 import hamper.standin.StandIns;
 import java.io.IOException;
@@ -15,8 +15,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The HTTP doors of stand-ins: docs/formats/giving.md. No redirects, no proxy. */
-final class Door {
-  static final JsonMapper JSON = new JsonMapper();
+public final class Door {
+  public static final JsonMapper JSON = new JsonMapper();
   private static final Duration PATIENCE = Duration.ofSeconds(10);
 
   private final HttpClient client =
@@ -30,22 +30,23 @@ final class Door {
   /**
    * @param status of HTTP
    */
-  record Answer(int status, JsonNode body) {
+  public record Answer(int status, JsonNode body) {
     /** Why it was refused; empty where it was not. */
-    String refused() {
+    public String refused() {
       return status == 200 ? "" : body.path("refused").asString("status " + status);
     }
   }
 
-  Answer get(String address, String what) throws IOException, InterruptedException {
+  public Answer get(String address, String what) throws IOException, InterruptedException {
     return ask(address, what, "GET", BodyPublishers.noBody());
   }
 
-  Answer put(String address, String what, byte[] body) throws IOException, InterruptedException {
+  public Answer put(String address, String what, byte[] body)
+      throws IOException, InterruptedException {
     return ask(address, what, "PUT", BodyPublishers.ofByteArray(body));
   }
 
-  Answer post(String address, String what) throws IOException, InterruptedException {
+  public Answer post(String address, String what) throws IOException, InterruptedException {
     return ask(address, what, "POST", BodyPublishers.noBody());
   }
 
