@@ -54,8 +54,8 @@ const passed = computed(() => report.value?.wrong === 0 && refused.value.length 
 
 /** Levels as they would be read off a meter; of a pixel that is not there, nothing. */
 const levels = (all: number[]) => (all.every((level) => level < 0) ? 'nothing' : all.join(' '))
-function show(port: string) {
-  const lane = display.lanes.find((one) => one.written === port)
+function show(written: string) {
+  const lane = display.lanes.find((one) => one.written === written)
   if (lane) {
     void goThere({ port: lane.port, controller: lane.port.controller })
   }
@@ -147,9 +147,14 @@ function show(port: string) {
           Levels byte by byte as they are clocked; positions count null pixels.
         </p>
         <ul class="pixels" data-test="wrong-pixels">
-          <li v-for="one in report.examples" :key="`${one.port} ${one.position}`">
-            <button type="button" class="mono" :title="`Go to ${one.port}`" @click="show(one.port)">
-              {{ one.port }}
+          <li v-for="one in report.examples" :key="`${one.written} ${one.position}`">
+            <button
+              type="button"
+              class="mono"
+              :title="`Go to ${one.written}`"
+              @click="show(one.written)"
+            >
+              {{ one.written }}
             </button>
             <span>position {{ one.position }}</span>
             <span class="mono">meant {{ levels(one.meant) }}</span>

@@ -46,7 +46,7 @@ class ProofApiTest extends ApiCase {
     JsonNode report = proven().get("report");
     assertThat(report.get("wrong").asInt()).isPositive();
     assertThat(report.get("examples"))
-        .allMatch(one -> one.get("port").asString().equals("K2-1"))
+        .allMatch(one -> one.get("written").asString().equals("K2-1"))
         .allMatch(one -> one.get("position").asInt() >= 1);
   }
 

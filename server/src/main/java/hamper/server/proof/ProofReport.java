@@ -52,12 +52,12 @@ public record ProofReport(
       String refused) {}
 
   /**
-   * @param port as the crew reads it
+   * @param written its port as the crew reads it
    * @param position from 1, null pixels counted; of a wall row by row from the top left
    * @param meant levels as they should shine, byte by byte as clocked
    */
   public record WrongPixel(
-      String controller, String port, int position, List<Integer> meant, List<Integer> shown) {}
+      String controller, String written, int position, List<Integer> meant, List<Integer> shown) {}
 
   /** A controller or port that gets no packet. */
   public record LeftOut(String what, String why) {}

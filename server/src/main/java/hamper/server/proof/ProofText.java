@@ -37,7 +37,7 @@ public final class ProofText {
       line(
           text,
           "%s position %d: meant %s, shown %s",
-          one.port(),
+          one.written(),
           one.position(),
           levels(one.meant()),
           levels(one.shown()));

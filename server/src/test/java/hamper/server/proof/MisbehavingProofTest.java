@@ -93,32 +93,33 @@ class MisbehavingProofTest {
   @Test
   void whatItShowsSaysWhatIsAmiss() throws Exception {
     onlyWhere(
-        with(Misbehaviour.OLD_OUTPUTS), wrong -> wrong.port().matches("K1 PIXEL ([3-9]|1[0-2])"));
+        with(Misbehaviour.OLD_OUTPUTS),
+        wrong -> wrong.written().matches("K1 PIXEL ([3-9]|1[0-2])"));
     onlyWhere(
         with(Misbehaviour.COLOUR_ORDER), wrong -> wrong.shown().equals(turned(wrong.meant())));
     onlyWhere(
         with(Misbehaviour.DEAD_PIXEL),
         wrong ->
-            wrong.position() > (wrong.port().equals("K1-1") ? 100 : 10)
+            wrong.position() > (wrong.written().equals("K1-1") ? 100 : 10)
                 && wrong.shown().equals(List.of(0, 0, 0)));
     onlyWhere(
         with(Misbehaviour.BLUE_FAILS),
         wrong ->
-            wrong.position() > (wrong.port().equals("K1-1") ? 160 : 16)
+            wrong.position() > (wrong.written().equals("K1-1") ? 160 : 16)
                 && wrong.shown().get(2) == 0
                 && wrong.shown().subList(0, 2).equals(wrong.meant().subList(0, 2)));
     onlyWhere(
         with(Misbehaviour.FAINT_GLOW), wrong -> wrong.shown().get(0) == wrong.meant().get(0) / 8);
-    onlyWhere(with(Misbehaviour.LOST_CONFIGURATION), wrong -> wrong.port().equals("K1-1"));
-    onlyWhere(with(Misbehaviour.FORGOTTEN_NULL), wrong -> wrong.port().equals("K1-1"));
+    onlyWhere(with(Misbehaviour.LOST_CONFIGURATION), wrong -> wrong.written().equals("K1-1"));
+    onlyWhere(with(Misbehaviour.FORGOTTEN_NULL), wrong -> wrong.written().equals("K1-1"));
     // backward: what is in the second universe is at the plug
     onlyWhere(
         with(Misbehaviour.ONE_UNIVERSE_LESS),
         wrong ->
             wrong.shown().equals(List.of(0, 0, 0))
-                && (wrong.port().equals("K1-2") || wrong.position() <= 31));
+                && (wrong.written().equals("K1-2") || wrong.position() <= 31));
     onlyWhere(
         with(Misbehaviour.FULL_UNIVERSES),
-        wrong -> wrong.port().equals("K1-1") && wrong.position() <= 31);
+        wrong -> wrong.written().equals("K1-1") && wrong.position() <= 31);
   }
 }

@@ -94,19 +94,19 @@ class SpoiltProofTest {
     assertThat(report.examples())
         .as("seed " + seed)
         .filteredOn(one -> !refused.contains(one.controller()))
-        .allMatch(one -> spoiler.ports.contains(port(facts, one)));
+        .allMatch(one -> spoiler.ports.contains(named(facts, one)));
     return report.controllers().stream()
         .filter(one -> one.refused().isEmpty())
         .mapToLong(ProofReport.ControllerProof::wrong)
         .sum();
   }
 
-  private static String port(Facts facts, ProofReport.WrongPixel wrong) {
+  private static String named(Facts facts, ProofReport.WrongPixel wrong) {
     return facts.controllers().stream()
         .flatMap(own -> own.runs().stream())
-        .filter(run -> facts.plan().written(run.port()).equals(wrong.port()))
+        .filter(run -> facts.plan().written(run.port()).equals(wrong.written()))
         .map(run -> wrong.controller() + " " + run.port().kind() + " " + run.port().port())
         .findFirst()
-        .orElse(wrong.port());
+        .orElse(wrong.written());
   }
 }
