@@ -86,7 +86,8 @@ function roomOf({ piece, port }: PieceView): number {
   if (piece.kind !== 'string') {
     return OPEN[piece.kind] + PIECE_TITLE
   }
-  const row = OPEN.string - (port ? 0 : ADDRESSES)
+  const starts = port ? ADDRESSES : 0
+  const row = OPEN.string - ADDRESSES + starts
   return sectionRows(piece.sections, stripWidth.value) * row + PIECE_TITLE
 }
 function heightOf(view: PropView): number {

@@ -25,7 +25,7 @@ public record ArtPollReply(
     int ubeaVersion,
     int status1,
     int esta,
-    String portName,
+    String shortName,
     String longName,
     String report,
     int ports,
@@ -70,7 +70,7 @@ public record ArtPollReply(
     to[22] = (byte) ubeaVersion;
     to[23] = (byte) status1;
     Bytes.put16Low(to, 24, esta);
-    Bytes.text(to, 26, SHORT_NAME, portName.getBytes(StandardCharsets.UTF_8));
+    Bytes.text(to, 26, SHORT_NAME, shortName.getBytes(StandardCharsets.UTF_8));
     Bytes.text(to, 44, LONG_NAME, longName.getBytes(StandardCharsets.UTF_8));
     Bytes.text(to, 108, LONG_NAME, report.getBytes(StandardCharsets.UTF_8));
     Bytes.put16(to, 172, ports);

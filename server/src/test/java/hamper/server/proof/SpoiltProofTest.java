@@ -28,7 +28,7 @@ class SpoiltProofTest {
   /** Spoils what is told, and keeps where it did. */
   private static final class Spoiler {
     private final SpoiltDocuments.Fault fault;
-    private final Set<String> ports = new HashSet<>();
+    private final Set<String> spoilt = new HashSet<>();
 
     Spoiler(SpoiltDocuments.Fault fault) {
       this.fault = fault;
@@ -48,7 +48,7 @@ class SpoiltProofTest {
         // ports that follow each other move with the one that is spoilt
         boolean follows = !was.has("start") && !was.at("/sections/0").has("start");
         if (all || follows || !told.get("outputs").get(i).equals(was)) {
-          ports.add(tag + " " + was.get("kind").asString() + " " + was.get("port").asInt());
+          spoilt.add(tag + " " + was.get("kind").asString() + " " + was.get("port").asInt());
         }
       }
       return root.toString().getBytes(StandardCharsets.UTF_8);
@@ -94,7 +94,7 @@ class SpoiltProofTest {
     assertThat(report.examples())
         .as("seed " + seed)
         .filteredOn(one -> !refused.contains(one.controller()))
-        .allMatch(one -> spoiler.ports.contains(named(facts, one)));
+        .allMatch(one -> spoiler.spoilt.contains(named(facts, one)));
     return report.controllers().stream()
         .filter(one -> one.refused().isEmpty())
         .mapToLong(ProofReport.ControllerProof::wrong)
