@@ -16,7 +16,7 @@ final class PortLimitCheck implements Check {
           Severity.FAULT,
           "Too many pixels on a port",
           "Pixels and null pixels of a run with the lower of two limits: the model's for this pixel type and mode, and what fits in the show's frame",
-          "The last pixels stay dark, or the whole port stutters.");
+          "The device refuses all that it is told, or the last pixels stay dark, or the port stutters.");
 
   @Override
   public Page page() {

@@ -31,12 +31,14 @@ public final class Meant {
   private int[] places = new int[64];
   private byte[] percent = new byte[64];
   private int count;
+  private final int[] ends;
 
   private Meant(Plan plan, Controller controller, RunFacts run, FrameLayout layout) {
     this.plan = plan;
     this.controller = controller;
     this.run = run;
     this.layout = layout;
+    ends = new int[run.placements().size()];
   }
 
   public static MeantPort of(Plan plan, Controller controller, RunFacts run, FrameLayout layout) {
@@ -47,7 +49,8 @@ public final class Meant {
         meant.width(),
         Arrays.copyOf(meant.places, meant.count),
         Arrays.copyOf(meant.percent, meant.count),
-        meant.thresholds());
+        meant.thresholds(),
+        meant.ends);
   }
 
   private int width() {
@@ -78,7 +81,8 @@ public final class Meant {
   private void tell() {
     HungRun hung = run.run();
     int lastLeg = -1;
-    for (Placement at : run.placements()) {
+    for (int p = 0; p < ends.length; p++) {
+      Placement at = run.placements().get(p);
       HungLeg leg = hung.legs().get(at.leg());
       if (leg.at().piece() instanceof PixelString string) {
         int gap = at.leg() == lastLeg ? 0 : leg.leg().nullPixels();
@@ -91,6 +95,7 @@ public final class Meant {
         }
       }
       lastLeg = at.leg();
+      ends[p] = count;
     }
   }
 

@@ -1,6 +1,7 @@
 package hamper.send;
 
 import hamper.display.PortRef;
+import java.util.Arrays;
 
 /**
  * What one port is planned to give out: a byte for each channel of each pixel as it is clocked,
@@ -11,8 +12,10 @@ import hamper.display.PortRef;
  *     null pixel, {@link FrameLayout#NOT_SENT} where nothing is sent
  * @param percent for each byte what the device is planned to take off itself
  * @param thresholds of circuits: on from there; empty elsewhere
+ * @param ends for each placement of the run the byte after its last
  */
-public record MeantPort(PortRef port, int width, int[] places, byte[] percent, int[] thresholds) {
+public record MeantPort(
+    PortRef port, int width, int[] places, byte[] percent, int[] thresholds, int[] ends) {
   public static final int DARK = -1;
 
   /** On: what a circuit that is on is told as. */
@@ -30,6 +33,24 @@ public record MeantPort(PortRef port, int width, int[] places, byte[] percent, i
       return level >= thresholds[index] ? ON : 0;
     }
     return scaled(level, percent[index]);
+  }
+
+  /**
+   * What one placement gives out.
+   *
+   * @param placement its place in the run, from 0
+   * @param partWidth bytes of one of its pixels
+   */
+  public MeantPort part(int placement, int partWidth) {
+    int from = placement == 0 ? 0 : ends[placement - 1];
+    int to = ends[placement];
+    return new MeantPort(
+        port,
+        partWidth,
+        Arrays.copyOfRange(places, from, to),
+        Arrays.copyOfRange(percent, from, to),
+        new int[0],
+        new int[] {to - from});
   }
 
   /** A level at a brightness. Source: docs/formats/configuration.md, "Brightness". */

@@ -23,6 +23,15 @@ public final class Pace {
     period = NANOS / framesPerSecond;
   }
 
+  /** Goes on counting, at another rate from another moment on. */
+  public Pace at(long startNanos, double framesPerSecond) {
+    Pace pace = new Pace(startNanos, framesPerSecond);
+    pace.sent = sent;
+    pace.unsent = unsent;
+    pace.worstNanos = worstNanos;
+    return pace;
+  }
+
   private long dueAt(long frame) {
     return start + Math.round(frame * period);
   }

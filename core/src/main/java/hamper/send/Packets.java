@@ -6,6 +6,7 @@ import hamper.wire.ArtNet;
 import hamper.wire.Ddp;
 import hamper.wire.E131;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -29,6 +30,11 @@ public final class Packets {
       int from,
       int levels,
       int slotsAt) {
+    /** Whether a frame has other levels than the packet has now. */
+    private boolean differs(byte[] frame) {
+      return !Arrays.equals(frame, from, from + levels, bytes, slotsAt, slotsAt + levels);
+    }
+
     private void fill(byte[] frame, int sequence) {
       System.arraycopy(frame, from, bytes, slotsAt, levels);
       switch (protocol) {
@@ -118,6 +124,11 @@ public final class Packets {
   /** How many packets a frame is. */
   public int count() {
     return packets.size();
+  }
+
+  /** Whether a frame has other levels than a packet had when it was last made. */
+  public boolean differs(int index, byte[] frame) {
+    return packets.get(index).differs(frame);
   }
 
   /** A packet as it lies there. */

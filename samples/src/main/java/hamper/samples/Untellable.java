@@ -21,11 +21,16 @@ public final class Untellable {
   private static final Set<String> OF_ALL =
       Set.of("inputs-short", "universe-size", "universe-range", "hold-or-mirror", "port-absent");
 
+  /** Findings that say that a device may take nothing of what it is told: it has no room for it. */
+  private static final Set<String> NO_ROOM =
+      Set.of("port-limit", "inputs-beyond-model", "universe-size", "port-absent", "transport");
+
   /** Checks whose findings say that what hangs on one port is not shown as planned. */
   private static final Set<String> OF_A_PORT = Set.of("dialect", "mixed-types");
 
   private final Facts facts;
   private final Set<String> controllers = new HashSet<>();
+  private final Set<String> withoutRoom = new HashSet<>();
   private final Set<PortRef> ports = new HashSet<>();
 
   private Untellable(Facts facts) {
@@ -46,6 +51,9 @@ public final class Untellable {
 
   private void take(Finding finding) {
     for (Subject subject : finding.subjects()) {
+      if (NO_ROOM.contains(finding.code())) {
+        subject.controller().ifPresent(withoutRoom::add);
+      }
       if (OF_ALL.contains(finding.code())) {
         subject.controller().ifPresent(controllers::add);
       } else if (OF_A_PORT.contains(finding.code())) {
@@ -72,6 +80,11 @@ public final class Untellable {
   /** Whether a controller as a whole has a finding that says so. */
   public boolean controller(String id) {
     return controllers.contains(id);
+  }
+
+  /** Whether a finding says that a controller may refuse what it is told. */
+  public boolean mayRefuse(String id) {
+    return withoutRoom.contains(id);
   }
 
   /** Whether a port has one, or its controller. */

@@ -3,6 +3,11 @@ package hamper.server;
 import hamper.catalog.Catalog;
 import hamper.files.CatalogueFiles;
 import hamper.files.Json;
+import hamper.server.output.Ground;
+import hamper.server.output.LiveGround;
+import hamper.server.output.OutputSetting;
+import hamper.server.output.StandInGround;
+import hamper.server.output.YardProcess;
 import hamper.server.store.CopyRounds;
 import hamper.server.store.DailyCopies;
 import hamper.server.store.DisplayStore;
@@ -29,8 +34,17 @@ public class Server {
    * @throws StoreException where that folder cannot be used
    */
   public static ConfigurableApplicationContext start(int port, Path data) {
+    return start(port, data, OutputSetting.standIns(data));
+  }
+
+  /**
+   * Starts it.
+   *
+   * @param output where light is sent
+   */
+  public static ConfigurableApplicationContext start(int port, Path data, OutputSetting output) {
     // before everything else: trouble with it is said at once, in one sentence
-    return start(port, Engine.open(data));
+    return start(port, Engine.open(data), output);
   }
 
   /**
@@ -39,9 +53,15 @@ public class Server {
    * @param port 0 for any free one
    */
   public static ConfigurableApplicationContext start(int port, Engine engine) {
+    return start(port, engine, OutputSetting.standIns(engine.path()));
+  }
+
+  private static ConfigurableApplicationContext start(
+      int port, Engine engine, OutputSetting output) {
     SpringApplication application = new SpringApplication(Server.class);
     application.setDefaultProperties(Map.of("server.port", port));
-    application.addInitializers(context -> register(engine, (GenericApplicationContext) context));
+    application.addInitializers(
+        context -> register(engine, output, (GenericApplicationContext) context));
     try {
       return application.run();
     } catch (RuntimeException e) {
@@ -50,8 +70,21 @@ public class Server {
     }
   }
 
-  private static void register(Engine engine, GenericApplicationContext context) {
+  private static void register(
+      Engine engine, OutputSetting output, GenericApplicationContext context) {
     context.registerBean(Engine.class, () -> engine, bean -> bean.setLazyInit(false));
+    context.registerBean(OutputSetting.class, () -> output);
+  }
+
+  /** The stand-ins end with a server that is stopped, not with one that is killed. */
+  @Bean(destroyMethod = "end")
+  YardProcess yard(OutputSetting setting) {
+    return new YardProcess(setting.folder());
+  }
+
+  @Bean
+  Ground ground(OutputSetting setting, YardProcess yard) {
+    return setting.live() ? new LiveGround(setting.adapter()) : new StandInGround(yard);
   }
 
   @Bean

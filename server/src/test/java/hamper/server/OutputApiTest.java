@@ -23,29 +23,45 @@ class OutputApiTest extends ApiCase {
     return now;
   }
 
-  @Test
-  void itEndsByItselfWithEveryFrameSentOrCounted() throws InterruptedException {
-    assertThat(server.get("/api/output").status()).isEqualTo(204);
-    var begun = server.post("/api/output", wanted(",\"percent\":80,\"seconds\":2"));
-    assertThat(begun.status()).isEqualTo(200);
-    assertThat(begun.body().get("percent").asInt()).as("under the ceiling").isEqualTo(30);
-    assertThat(begun.body().get("live").asBoolean()).isFalse();
-    JsonNode over = until("its time was over");
-    long frames = over.get("frames").asLong() + over.get("unsent").asLong();
-    assertThat(frames).as("40 a second for two seconds").isEqualTo(80);
-    assertThat(over.get("packets").asLong()).isGreaterThan(80L * 60);
+  private JsonNode light(String more) {
+    var answer = server.post("/api/output", wanted(more));
+    assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+    return answer.body();
   }
 
   @Test
-  void oneSenderAtATimeAndAnybodyStopsIt() throws InterruptedException {
-    assertThat(server.post("/api/output", wanted(",\"percent\":20")).status()).isEqualTo(200);
-    var second = server.post("/api/output", wanted(",\"percent\":10"));
-    assertThat(second.status()).isEqualTo(409);
-    assertThat(second.body().get("detail").asString()).contains("is being lit; stop it first");
+  void itEndsByItselfWithEveryFrameSentOrCounted() throws InterruptedException {
+    assertThat(server.get("/api/output").status()).isEqualTo(204);
+    assertThat(server.get("/api/output/ground").body().get("live").asBoolean()).isFalse();
+    JsonNode begun = light(",\"percent\":80,\"seconds\":2");
+    assertThat(begun.get("live").asBoolean()).isFalse();
+    assertThat(begun.at("/holders/0/who").asString()).isEqualTo("somebody");
+    JsonNode over = until("its time was over");
+    long frames = over.get("frames").asLong() + over.get("unsent").asLong();
+    assertThat(frames).as("40 a second for two seconds").isBetween(79L, 82L);
+    // all rises for a second, then only what keeps alive
+    assertThat(over.get("packets").asLong()).isBetween(30L * 60, 80L * 90);
+    assertThat(over.get("failed").asLong()).isZero();
+  }
+
+  @Test
+  void eachHoldsPiecesOfItsOwnAndAnybodyStopsAll() throws InterruptedException {
+    JsonNode props = server.get("/api/displays/" + display).body().get("props");
+    String one = props.get(0).at("/prop/id").asString();
+    String other = props.get(1).at("/prop/id").asString();
+    String only = ",\"percent\":20,\"who\":\"%s\",\"only\":{\"props\":[\"%s\"]}";
+    light(only.formatted("Ann", one));
+    JsonNode both = light(only.formatted("Bo", other));
+    assertThat(both.get("holders")).hasSize(2);
+    var clash = server.post("/api/output", wanted(only.formatted("Cy", one)));
+    assertThat(clash.status()).isEqualTo(409);
+    assertThat(clash.body().get("who").asString()).isEqualTo("Ann");
+    assertThat(server.delete("/api/output/holders?who=Ann").status()).isEqualTo(204);
+    assertThat(light(only.formatted("Cy", one)).get("holders")).hasSize(2);
     assertThat(server.delete("/api/output").status()).isEqualTo(204);
     until("it was stopped");
-    assertThat(server.post("/api/output", wanted(",\"percent\":10,\"seconds\":1")).status())
-        .isEqualTo(200);
+    assertThat(server.delete("/api/output/holders?who=Bo").status()).isEqualTo(409);
+    light(",\"percent\":10,\"seconds\":1");
     until("its time was over");
   }
 
@@ -56,5 +72,8 @@ class OutputApiTest extends ApiCase {
         .isEqualTo(422);
     assertThat(server.post("/api/output", "{\"display\":\"none\",\"percent\":5}").status())
         .isEqualTo(404);
+    assertThat(server.post("/api/output", wanted(",\"percent\":5,\"armed\":[\"none\"]")).status())
+        .isEqualTo(409);
+    assertThat(server.delete("/api/output?workLight=31").status()).isEqualTo(422);
   }
 }

@@ -27,12 +27,31 @@ class ProofApiTest extends ApiCase {
     JsonNode run = proven();
     assertThat(run.get("version").asInt()).isEqualTo(version());
     JsonNode report = run.get("report");
-    assertThat(report.get("wrong").asInt()).isZero();
+    assertThat(report.get("examples")).as("all wrong ones have one reason").isEmpty();
+    assertThat(report.get("controllers"))
+        .filteredOn(one -> !one.get("refused").asString().isEmpty())
+        .singleElement()
+        .satisfies(one -> refusesWhatItHasNoRoomFor(report, one));
     assertThat(report.get("controllers")).hasSize(10);
     assertThat(report.get("pixels").asInt()).isEqualTo(36_206);
     assertThat(report.at("/leftOut/0/what").asString()).isEqualTo("H1-S1");
     assertThat(report.get("controllers"))
         .allMatch(one -> one.get("standIn").asString().startsWith("127."));
+  }
+
+  /** K4-3 carries 30 pixels more than its model drives: the demo has a fault that says so. */
+  private static void refusesWhatItHasNoRoomFor(JsonNode report, JsonNode one) {
+    assertThat(one.get("tag").asString()).isEqualTo("K4");
+    assertThat(one.get("refused").asString())
+        .isEqualTo("told.outputs: PIXEL 3 has 430 pixels; it drives 400");
+    assertThat(report.get("wrong").asInt()).isEqualTo(one.get("pixels").asInt());
+  }
+
+  @Test
+  void withoutItsFaultTheDemoShowsWhatWasMeant() throws InterruptedException {
+    Answer moved = edit("{\"type\":\"SetMode\",\"controller\":\"k4\",\"mode\":\"12 ports\"}");
+    assertThat(moved.status()).as(moved.body().toString()).isEqualTo(200);
+    assertThat(proven().get("report").get("wrong").asInt()).isZero();
   }
 
   @Test
@@ -44,8 +63,8 @@ class ProofApiTest extends ApiCase {
                 + "\"set\":{\"group\":5}}");
     assertThat(grouped.status()).isEqualTo(200);
     JsonNode report = proven().get("report");
-    assertThat(report.get("wrong").asInt()).isPositive();
     assertThat(report.get("examples"))
+        .isNotEmpty()
         .allMatch(one -> one.get("written").asString().equals("K2-1"))
         .allMatch(one -> one.get("position").asInt() >= 1);
   }

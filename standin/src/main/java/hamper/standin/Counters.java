@@ -1,19 +1,49 @@
 package hamper.standin;
 
 import hamper.wire.Refusal;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.BiConsumer;
 
 /** What arrived: packets by sender and universe, those that were not taken by reason. */
 final class Counters {
+  private static final int MOST_STREAMS = 10_000;
+
   /** Packets of one sender for one universe; DDP has universe 0. */
   static final class Stream {
     long packets;
     long sequenceErrors;
+
+    /** Numbers that were left out between packets. */
+    long missing;
+
     long last;
+    private int number = -1;
+
+    /**
+     * Counts what is missing before a packet.
+     *
+     * @param least number after the greatest, such as 0 of 0..255
+     * @param greatest number there is
+     */
+    void follows(int sequence, int least, int greatest) {
+      if (number >= 0) {
+        int expected = number == greatest ? least : number + 1;
+        missing += Math.floorMod(sequence - expected, greatest - least + 1);
+      }
+      number = sequence;
+    }
   }
 
-  private final Map<String, Stream> streams = new TreeMap<>();
+  /** Who sends what. */
+  private record Key(InetSocketAddress sender, int universe) {}
+
+  private final Map<Key, Stream> streams = new HashMap<>();
   private final Map<String, Long> refused = new TreeMap<>();
   private long packets;
 
@@ -22,8 +52,29 @@ final class Counters {
     return packets;
   }
 
-  Map<String, Stream> streams() {
-    return streams;
+  /** Told of each sender, such as "127.0.0.1:40123 7", in that order. */
+  void streams(BiConsumer<String, Stream> told) {
+    Map<String, Stream> sorted = new TreeMap<>();
+    streams.forEach((key, stream) -> sorted.put(name(key.sender()) + " " + key.universe(), stream));
+    sorted.forEach(told);
+  }
+
+  /** Universes that several computers send to at the time. */
+  int shared(long now, long within) {
+    Map<Integer, Set<InetAddress>> senders = new HashMap<>();
+    streams.forEach(
+        (key, stream) -> {
+          if (now - stream.last <= within) {
+            senders
+                .computeIfAbsent(key.universe(), universe -> new HashSet<>())
+                .add(key.sender().getAddress());
+          }
+        });
+    return (int) senders.values().stream().filter(of -> of.size() > 1).count();
+  }
+
+  private static String name(InetSocketAddress sender) {
+    return sender.getAddress().getHostAddress() + ":" + sender.getPort();
   }
 
   Map<String, Long> refused() {
@@ -42,11 +93,11 @@ final class Counters {
     refused.merge(why, 1L, Long::sum);
   }
 
-  Stream of(String sender, int universe, long now) {
-    if (streams.size() > 10_000) {
+  Stream of(InetSocketAddress sender, int universe, long now) {
+    if (streams.size() > MOST_STREAMS) {
       streams.clear(); // a flood of invented senders takes no memory
     }
-    Stream stream = streams.computeIfAbsent(sender + " " + universe, key -> new Stream());
+    Stream stream = streams.computeIfAbsent(new Key(sender, universe), key -> new Stream());
     stream.packets++;
     stream.last = now;
     return stream;

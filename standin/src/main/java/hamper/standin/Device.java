@@ -1,10 +1,16 @@
 package hamper.standin;
 
-import java.util.ArrayList;
+import hamper.wire.ArtNet;
+import hamper.wire.Ddp;
+import java.net.InetSocketAddress;
 import java.util.Base64;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Consumer;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -25,6 +31,8 @@ final class Device {
     }
   }
 
+  private static final int MOST_CARDS = 1_000;
+
   private final Seat seat;
   private final String address;
   private final Clock clock;
@@ -39,6 +47,19 @@ final class Device {
   private Wiring wiring;
   private Receiver receiver;
   private final Set<Misbehaviour> misbehaves = EnumSet.noneOf(Misbehaviour.class);
+  private final Map<String, Card> cards = new TreeMap<>();
+
+  /** What each port showed when a pixel of it died. */
+  private final Map<String, byte[]> frozen = new HashMap<>();
+
+  private boolean artnet;
+  private boolean testing;
+  private int polls;
+  private Consumer<Set<Integer>> joins = universes -> {};
+  private Set<Integer> joined = Set.of();
+
+  /** Its levels when its power went. */
+  private byte[] before = {};
 
   Device(Seat seat, String address, Clock clock) {
     this.seat = seat;
@@ -46,8 +67,37 @@ final class Device {
     this.clock = clock;
   }
 
+  Seat seat() {
+    return seat;
+  }
+
   String address() {
     return address;
+  }
+
+  /** Tells somebody, now and whenever they change, the universes whose groups it has to join. */
+  void listensTo(Consumer<Set<Integer>> join) {
+    synchronized (this) {
+      joins = join;
+    }
+    joinAnew();
+  }
+
+  /** Not while the device is locked: joining takes a lock of its own. */
+  private void joinAnew() {
+    Consumer<Set<Integer>> join;
+    Set<Integer> wanted;
+    synchronized (this) {
+      join = joins;
+      boolean groups =
+          document != null && document.at("/told/transport").asString("").equals("MULTICAST");
+      wanted = groups && !artnet ? receiver.groups() : Set.of();
+      if (wanted.equals(joined)) {
+        return;
+      }
+      joined = wanted;
+    }
+    join.accept(wanted);
   }
 
   synchronized ObjectNode identity() {
@@ -64,7 +114,11 @@ final class Device {
 
   /** Switches a misbehaviour on or off; what it was told is read anew. */
   synchronized void misbehave(Misbehaviour what, boolean on) {
+    frozen.clear();
     if (on) {
+      for (Port one : ports()) {
+        frozen.put(one.named(), shown(one));
+      }
       misbehaves.add(what);
     } else {
       misbehaves.remove(what);
@@ -83,14 +137,43 @@ final class Device {
   }
 
   /** Takes a document whole, or not at all. */
-  synchronized String take(byte[] bytes) throws RefusedException {
-    JsonNode taken = read(bytes);
-    try {
-      use(taken);
-    } catch (RuntimeException e) {
-      throw new RefusedException("It cannot be read as docs/formats/configuration.md has it: " + e);
+  String take(byte[] bytes) throws RefusedException {
+    String fingerprint;
+    synchronized (this) {
+      JsonNode taken = read(bytes);
+      try {
+        use(taken);
+      } catch (RuntimeException e) {
+        throw new RefusedException(
+            "It cannot be read as docs/formats/configuration.md has it: " + e);
+      }
+      fingerprint = taken.path("fingerprint").asString("");
     }
-    return taken.path("fingerprint").asString("");
+    joinAnew();
+    return fingerprint;
+  }
+
+  /**
+   * Puts the card of a strip decoder into the one that hangs on a line.
+   *
+   * @param line such as "DMX 2"
+   */
+  synchronized void card(String line, byte[] bytes) throws RefusedException {
+    Card card;
+    try {
+      card = Card.read(line, JSON.readTree(bytes));
+    } catch (RuntimeException e) {
+      throw new RefusedException("It is no JSON");
+    }
+    if (cards.size() >= MOST_CARDS && !cards.containsKey(card.piece())) {
+      throw new RefusedException("There is room for %d cards".formatted(MOST_CARDS));
+    }
+    cards.put(card.piece(), card);
+  }
+
+  /** Switches its own test on or off: everything full, whatever it was told. */
+  synchronized void test(boolean on) {
+    testing = on;
   }
 
   private JsonNode read(byte[] bytes) throws RefusedException {
@@ -110,6 +193,7 @@ final class Device {
       throw new RefusedException("told.model is \"%s\"; this is a %s".formatted(model, here));
     }
     Limits.check(root.get("told"));
+    ModelLimits.check(root.get("told"), seat.model());
     for (JsonNode output : root.at("/told/outputs")) {
       if (!output.has("kind") || !output.has("port") || !output.has("used")) {
         throw new RefusedException("told.outputs: each has kind, port and used");
@@ -121,7 +205,7 @@ final class Device {
   private void use(JsonNode taken) {
     JsonNode told = Misread.of(taken.get("told"), misbehaves);
     Wiring laid = new Wiring(told, seat.model());
-    boolean artnet = told.get("protocol").asString().equals("ARTNET");
+    artnet = told.get("protocol").asString().equals("ARTNET");
     boolean waits = seat.model().path("synchronizes").asBoolean(false);
     receiver = new Receiver(laid.heard(), artnet, waits, counters);
     wiring = laid;
@@ -138,14 +222,19 @@ final class Device {
     return kept != null;
   }
 
-  synchronized void restart() {
-    counters = new Counters();
-    document = null;
-    wiring = null;
-    receiver = null;
-    if (kept != null) {
-      use(kept);
+  void restart() {
+    synchronized (this) {
+      before = receiver == null ? new byte[0] : receiver.levels().clone();
+      counters = new Counters();
+      document = null;
+      wiring = null;
+      receiver = null;
+      testing = false;
+      if (kept != null && !misbehaves.contains(Misbehaviour.FORGETS)) {
+        use(kept);
+      }
     }
+    joinAnew();
   }
 
   /** Counts what arrives; some of it does not. */
@@ -161,39 +250,126 @@ final class Device {
     return receiver != null;
   }
 
-  synchronized void e131(byte[] packet, int length, String sender) {
-    if (arrives()) {
+  void e131(byte[] packet, int length, InetSocketAddress sender) {
+    boolean met;
+    synchronized (this) {
+      if (!arrives()) {
+        return;
+      }
+      int known = receiver.met();
       receiver.e131(packet, length, sender, clock.millis());
+      met = receiver.met() > known;
+    }
+    if (met) {
+      joinAnew();
     }
   }
 
-  synchronized void artNet(byte[] packet, int length, String sender) {
-    if (arrives()) {
+  /** Takes a packet; answers what is to be sent back. */
+  synchronized List<byte[]> artNet(byte[] packet, int length, InetSocketAddress sender) {
+    boolean arrives = arrives();
+    if (ArtNet.is(packet, length) && ArtNet.opcode(packet) == ArtNet.POLL) {
+      return poll(packet, length);
+    }
+    if (arrives) {
       receiver.artNet(packet, length, sender, clock.millis());
     }
+    return List.of();
   }
 
-  synchronized void ddp(byte[] packet, int length, String sender) {
-    if (arrives()) {
+  private List<byte[]> poll(byte[] packet, int length) {
+    boolean speaks = speaks("ARTNET") && !misbehaves.contains(Misbehaviour.OFF);
+    if (!speaks || ArtNet.refusePoll(packet, length, false) != null) {
+      return List.of();
+    }
+    Set<Integer> universes =
+        artnet && wiring != null ? wiring.heard().universes() : Set.<Integer>of();
+    return Answers.isAsked(packet, length, universes)
+        ? Answers.toPoll(address, seat.model(), universes, polls++)
+        : List.of();
+  }
+
+  private boolean speaks(String protocol) {
+    return seat.model()
+        .path("protocols")
+        .valueStream()
+        .anyMatch(one -> one.path("protocol").asString("").equals(protocol));
+  }
+
+  /** Takes a packet; answers what is to be sent back. */
+  synchronized List<byte[]> ddp(byte[] packet, int length, InetSocketAddress sender) {
+    boolean arrives = arrives();
+    boolean query =
+        Ddp.refuse(packet, length, false) == null
+            && Ddp.is(packet, Ddp.QUERY)
+            && !Ddp.is(packet, Ddp.REPLY);
+    if (query) {
+      return speaks("DDP") && !misbehaves.contains(Misbehaviour.OFF)
+          ? Answers.toQuery(packet, address, seat.model(), ports())
+          : List.of();
+    }
+    if (arrives) {
       receiver.ddp(packet, length, sender, clock.millis());
     }
+    return List.of();
+  }
+
+  private List<Port> ports() {
+    return wiring == null ? List.of() : wiring.ports();
   }
 
   /** What every byte of every port shows, as base64. */
   synchronized ObjectNode state() {
     ObjectNode root = JSON.createObjectNode().put("packets", counters.packets());
-    var ports = root.putArray("ports");
-    List<Port> all = wiring == null ? new ArrayList<>() : wiring.ports();
-    for (Port port : all) {
-      byte[] shown = port.shown(receiver.levels());
-      Misshown.spoil(port, shown, misbehaves);
-      ports
-          .addObject()
+    root.put("testing", testing);
+    var list = root.putArray("ports");
+    for (Port port : ports()) {
+      byte[] shown = shown(port);
+      byte[] died =
+          misbehaves.contains(Misbehaviour.DEAD_PIXEL_FROZEN)
+              ? frozen.computeIfAbsent(port.named(), named -> shown.clone())
+              : shown;
+      Misshown.spoil(port, shown, died.length == shown.length ? died : shown, misbehaves);
+      list.addObject()
           .put("port", port.named())
           .put("width", port.width())
           .put("shown", Base64.getEncoder().encodeToString(shown));
     }
+    var units = root.putArray("units");
+    for (Card card : cards.values()) {
+      ports().stream()
+          .filter(port -> port.named().equals(card.line()))
+          .forEach(port -> units.add(card.shown(port.line(), receiver.levels())));
+    }
     return root;
+  }
+
+  private byte[] shown(Port port) {
+    if (testing) {
+      return port.tested();
+    } else if (receiver.begun() && !receiver.lost(clock.millis())) {
+      return port.shown(receiver.levels());
+    }
+    return switch (byItself(receiver.begun() ? "lostSource" : "atStart")) {
+      case "HOLD" -> port.shown(receiver.begun() ? receiver.levels() : remembered());
+      case "STORED" -> port.stored();
+      default -> port.safe();
+    };
+  }
+
+  private byte[] remembered() {
+    return before.length == receiver.levels().length ? before : receiver.levels();
+  }
+
+  private String byItself(String when) {
+    if (misbehaves.contains(Misbehaviour.HOLDS)) {
+      return "HOLD";
+    } else if (misbehaves.contains(Misbehaviour.PLAYS_STORED)) {
+      return "STORED";
+    } else if (misbehaves.contains(Misbehaviour.GOES_SAFE)) {
+      return "SAFE";
+    }
+    return seat.model().path(when).asString("SAFE");
   }
 
   synchronized ObjectNode counters() {
@@ -201,19 +377,18 @@ final class Device {
     ObjectNode root = JSON.createObjectNode().put("packets", counters.packets());
     root.put("quarrels", receiver == null ? 0 : receiver.quarrels(now));
     var streams = root.putArray("streams");
-    counters
-        .streams()
-        .forEach(
-            (key, stream) -> {
-              int cut = key.lastIndexOf(' ');
-              streams
-                  .addObject()
-                  .put("sender", key.substring(0, cut))
-                  .put("universe", Integer.parseInt(key.substring(cut + 1)))
-                  .put("packets", stream.packets)
-                  .put("sequenceErrors", stream.sequenceErrors)
-                  .put("lastMillisAgo", now - stream.last);
-            });
+    counters.streams(
+        (key, stream) -> {
+          int cut = key.lastIndexOf(' ');
+          streams
+              .addObject()
+              .put("sender", key.substring(0, cut))
+              .put("universe", Integer.parseInt(key.substring(cut + 1)))
+              .put("packets", stream.packets)
+              .put("sequenceErrors", stream.sequenceErrors)
+              .put("missing", stream.missing)
+              .put("lastMillisAgo", now - stream.last);
+        });
     ObjectNode refused = root.putObject("refused");
     counters.refused().forEach(refused::put);
     return root;

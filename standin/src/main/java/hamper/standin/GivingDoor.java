@@ -45,6 +45,10 @@ final class GivingDoor {
 
   private void answer(HttpExchange exchange) throws IOException {
     try (exchange) {
+      if (isFromPage(exchange)) {
+        refuse(exchange, 403, "no pages of a browser");
+        return;
+      }
       if (misbehaves(exchange)) {
         return;
       }
@@ -57,14 +61,26 @@ final class GivingDoor {
         case "PUT /configuration" -> take(exchange);
         case "GET /misbehaviour" -> send(exchange, 200, misbehaviours());
         case "PUT /misbehaviour" -> misbehave(exchange);
+        case "PUT /test" -> test(exchange);
         case "POST /keep" -> keep(exchange);
         case "POST /restart" -> {
           device.restart();
           send(exchange, 200, device.identity());
         }
-        default -> refuse(exchange, 404, asked + " is not known here");
+        default -> {
+          if (asked.matches("PUT /card/DMX/\\d{1,3}")) {
+            card(exchange, "DMX " + asked.substring(asked.lastIndexOf('/') + 1));
+          } else {
+            refuse(exchange, 404, asked + " is not known here");
+          }
+        }
       }
     }
+  }
+
+  /** A page of somebody else, open in a browser here, has no business with devices. */
+  private static boolean isFromPage(HttpExchange exchange) {
+    return exchange.getRequestHeaders().containsKey("Origin");
   }
 
   /** A device without power answers nothing, but for the switch that gives it back. */
@@ -101,6 +117,24 @@ final class GivingDoor {
       send(exchange, 200, misbehaviours());
     } catch (RuntimeException e) {
       refuse(exchange, 422, "an object of misbehaviours, each true or false, such as dead-pixel");
+    }
+  }
+
+  private void test(HttpExchange exchange) throws IOException {
+    try (InputStream in = exchange.getRequestBody()) {
+      device.test(Device.JSON.readTree(in.readNBytes(MOST_SWITCH_BYTES)).get("on").asBoolean());
+      send(exchange, 200, device.identity());
+    } catch (RuntimeException e) {
+      refuse(exchange, 422, "an object with on, true or false");
+    }
+  }
+
+  private void card(HttpExchange exchange, String line) throws IOException {
+    try (InputStream in = exchange.getRequestBody()) {
+      device.card(line, in.readNBytes(MOST_BYTES));
+      send(exchange, 200, device.identity());
+    } catch (Device.RefusedException e) {
+      refuse(exchange, 422, e.getMessage());
     }
   }
 

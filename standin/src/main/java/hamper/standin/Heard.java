@@ -1,6 +1,7 @@
 package hamper.standin;
 
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import tools.jackson.databind.JsonNode;
 
@@ -90,6 +91,11 @@ final class Heard {
   /** Levels of everything that is heard. */
   int length() {
     return length;
+  }
+
+  /** All that it listens to; none on DDP. */
+  Set<Integer> universes() {
+    return bases.keySet();
   }
 
   /** Where a universe begins in the row; {@link #DEAF} where it is not heard. */

@@ -12,12 +12,18 @@ public enum Misbehaviour {
   OLD_OUTPUTS("last year's outputs are alive on ports that are unused now"),
   COLOUR_ORDER("sends the bytes of a pixel the other way round"),
   DEAD_PIXEL("a pixel in the middle of each string is dead, and all behind it dark"),
+  DEAD_PIXEL_FROZEN("a pixel in the middle is dead, and all behind it as it was when it died"),
+  DEAD_PIXEL_RANDOM("a pixel in the middle is dead, and all behind it anything"),
   BLUE_FAILS("too little voltage: blue is missing at the end of each string"),
   FAINT_GLOW("a fuse has gone: what is left glows through the data wire"),
   FORGOTTEN_NULL("one null pixel was forgotten"),
   FULL_UNIVERSES("takes all universes as 512 channels wide"),
   ONE_UNIVERSE_LESS("listens to one universe too few"),
-  OTHER_ADDRESS("says that it has another controller's address");
+  OTHER_ADDRESS("says that it has another controller's address"),
+  HOLDS("holds its last levels at the start and when its source is lost, whatever its model does"),
+  GOES_SAFE("goes to its safe state then"),
+  PLAYS_STORED("plays a show of its own then"),
+  FORGETS("forgets at its next start what it was told, though it said that it kept it");
 
   private final String title;
 

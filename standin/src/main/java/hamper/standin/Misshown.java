@@ -1,5 +1,7 @@
 package hamper.standin;
 
+import java.util.Arrays;
+import java.util.Random;
 import java.util.Set;
 
 /** What becomes of the light of a device whose wires or settings are not as they should be. */
@@ -14,7 +16,10 @@ final class Misshown {
 
   private Misshown() {}
 
-  static void spoil(Port port, byte[] shown, Set<Misbehaviour> on) {
+  /**
+   * @param frozen what it showed when it died
+   */
+  static void spoil(Port port, byte[] shown, byte[] frozen, Set<Misbehaviour> on) {
     if (port.width() < 3) {
       return; // no string of coloured pixels
     }
@@ -23,6 +28,11 @@ final class Misshown {
       switch (one) {
         case COLOUR_ORDER -> turn(shown, port.width());
         case DEAD_PIXEL -> dark(shown, pixels / 2 * port.width());
+        case DEAD_PIXEL_FROZEN -> {
+          int from = pixels / 2 * port.width();
+          System.arraycopy(frozen, from, shown, from, shown.length - from);
+        }
+        case DEAD_PIXEL_RANDOM -> noise(shown, pixels / 2 * port.width());
         case BLUE_FAILS -> {
           for (int p = pixels - pixels * STARVED_PERCENT / 100; p < pixels; p++) {
             shown[p * port.width() + BLUE] = 0;
@@ -45,6 +55,14 @@ final class Misshown {
       byte first = shown[p];
       shown[p] = shown[p + width - 1];
       shown[p + width - 1] = first;
+    }
+  }
+
+  /** Anything, and another thing each time; its sum tells one time from the next. */
+  private static void noise(byte[] shown, int from) {
+    Random random = new Random(Arrays.hashCode(shown));
+    for (int i = from; i < shown.length; i++) {
+      shown[i] = (byte) random.nextInt(256);
     }
   }
 

@@ -4,14 +4,23 @@ import hamper.wire.ArtNet;
 import hamper.wire.Ddp;
 import hamper.wire.E131;
 import hamper.wire.Refusal;
+import java.net.InetSocketAddress;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * Turns packets into levels: what is acted on at once, what waits for synchronization or a push.
  * One row of levels is filled as packets come, the other is what shines.
  */
 final class Receiver {
+  /** So long a source on Art-Net counts after its last packet. Source: Art-Net 4, merging. */
+  private static final long ART_MERGE_MILLIS = 10_000;
+
+  private static final int MOST_NUMBER = 255;
+  private static final int MOST_DDP_NUMBER = 15;
+
   private final Heard heard;
   private final boolean artnet;
   private final boolean synchronizes;
@@ -19,12 +28,10 @@ final class Receiver {
   private final byte[] waiting;
   private final byte[] levels;
   private final Map<Integer, UniverseInput> inputs = new HashMap<>();
-  private final Map<Integer, Integer> artSequences = new HashMap<>();
-
-  /** When the last synchronization packet came; 0 before the first. */
-  private long lastSync;
-
+  private final Synchronizing synchronizing = new Synchronizing();
   private int lastDdp;
+  private boolean anything;
+  private long lastData;
 
   /**
    * @param artnet whether its document says Art-Net
@@ -43,12 +50,39 @@ final class Receiver {
     return levels;
   }
 
-  /** How many universes have two sources of equal priority. */
+  /** Whether anything was taken yet. */
+  boolean begun() {
+    return anything;
+  }
+
+  /** Whether its source is silent for too long, having sent before. */
+  boolean lost(long now) {
+    return anything && now - lastData > E131.LOSS_MILLIS;
+  }
+
+  /** How many universes have two sources of which none comes first. */
   int quarrels(long now) {
+    if (artnet) {
+      return counters.shared(now, ART_MERGE_MILLIS);
+    }
     return (int) inputs.values().stream().filter(input -> input.equals(now) > 1).count();
   }
 
-  void e131(byte[] packet, int length, String sender, long now) {
+  /** How many synchronization addresses it has met. */
+  int met() {
+    return synchronizing.addresses().size();
+  }
+
+  /** Universes whose groups it has to join: those of its data, and what synchronizes them. */
+  Set<Integer> groups() {
+    Set<Integer> groups = new HashSet<>(heard.universes());
+    if (synchronizes) {
+      groups.addAll(synchronizing.addresses());
+    }
+    return groups;
+  }
+
+  void e131(byte[] packet, int length, InetSocketAddress sender, long now) {
     if (E131.isExtended(packet, length)) {
       extended(packet, length, now);
       return;
@@ -73,13 +107,16 @@ final class Receiver {
   }
 
   private void data(byte[] packet, int base, Counters.Stream stream, long now) {
-    UniverseInput input =
-        inputs.computeIfAbsent(E131.universe(packet), number -> new UniverseInput());
-    switch (input.take(packet, now)) {
+    int universe = E131.universe(packet);
+    UniverseInput input = inputs.computeIfAbsent(universe, number -> new UniverseInput());
+    UniverseInput.Verdict verdict = input.take(packet, now);
+    if (verdict != UniverseInput.Verdict.OUT_OF_ORDER) {
+      stream.follows(E131.sequence(packet), 0, MOST_NUMBER);
+    }
+    switch (verdict) {
       case TAKEN -> {
-        put(packet, E131.slotsAt(), E131.slots(packet), base);
-        boolean waits = E131.syncAddress(packet) != 0 && isSynchronized(now);
-        if (!waits) {
+        put(packet, E131.slotsAt(), E131.slots(packet), base, now);
+        if (!synchronizes || !synchronizing.holds(universe, packet, now)) {
           act(base);
         }
       }
@@ -90,14 +127,9 @@ final class Receiver {
       case OUTRANKED -> counters.refuse("a lower priority");
       case TOO_MANY -> counters.refuse("more sources than it can take");
       case ENDED -> {
-        // the source is gone; what shone goes on until another comes
+        // the source is gone; what shone goes on until its loss counts, or another comes
       }
     }
-  }
-
-  /** It holds data back only after the first synchronization packet, and while they come. */
-  private boolean isSynchronized(long now) {
-    return synchronizes && lastSync > 0 && now - lastSync <= E131.LOSS_MILLIS;
   }
 
   private void extended(byte[] packet, int length, long now) {
@@ -108,24 +140,16 @@ final class Receiver {
             : E131.refuseSync(packet, length, false);
     if (why != null) {
       counters.refuse(why);
-    } else if (!discovery) {
-      release(now);
+    } else if (!discovery && synchronizes) {
+      synchronizing.release(E131.syncPacketAddress(packet), now).stream()
+          .map(heard::baseOf)
+          .forEach(this::act);
     }
   }
 
-  private void release(long now) {
-    lastSync = Math.max(1, now);
-    System.arraycopy(waiting, 0, levels, 0, levels.length);
-  }
-
-  void artNet(byte[] packet, int length, String sender, long now) {
+  void artNet(byte[] packet, int length, InetSocketAddress sender, long now) {
     if (ArtNet.is(packet, length) && ArtNet.opcode(packet) == ArtNet.SYNC) {
-      Refusal why = ArtNet.refuseSync(packet, length);
-      if (why != null) {
-        counters.refuse(why);
-      } else if (artnet) {
-        release(now);
-      }
+      sync(packet, length, sender, now);
       return;
     }
     Refusal why = ArtNet.refuseDmx(packet, length, false);
@@ -140,18 +164,25 @@ final class Receiver {
       counters.refuse("a universe that it does not listen to");
       return;
     }
-    int sequence = ArtNet.sequence(packet);
-    Integer last = artSequences.put(number, sequence);
-    if (last != null && sequence != 0 && last != 0 && last == sequence) {
-      stream.sequenceErrors++;
+    if (ArtNet.sequence(packet) != 0) {
+      stream.follows(ArtNet.sequence(packet), 1, MOST_NUMBER);
     }
-    put(packet, ArtNet.slotsAt(), ArtNet.slots(packet), base);
-    if (!isSynchronized(now)) {
+    put(packet, ArtNet.slotsAt(), ArtNet.slots(packet), base, now);
+    if (!synchronizes || !synchronizing.artHolds(sender.getAddress(), now)) {
       act(base);
     }
   }
 
-  void ddp(byte[] packet, int length, String sender, long now) {
+  private void sync(byte[] packet, int length, InetSocketAddress sender, long now) {
+    Refusal why = ArtNet.refuseSync(packet, length);
+    if (why != null) {
+      counters.refuse(why);
+    } else if (artnet && synchronizes && synchronizing.artRelease(sender.getAddress(), now)) {
+      System.arraycopy(waiting, 0, levels, 0, levels.length);
+    }
+  }
+
+  void ddp(byte[] packet, int length, InetSocketAddress sender, long now) {
     Refusal why = Ddp.refuse(packet, length, false);
     if (why != null) {
       counters.refuse(why);
@@ -169,19 +200,29 @@ final class Receiver {
       return;
     }
     lastDdp = sequence;
+    if (sequence != 0) {
+      stream.follows(sequence, 1, MOST_DDP_NUMBER);
+    }
     long offset = Ddp.offset(packet);
     if (offset + Ddp.length(packet) > waiting.length) {
       counters.refuse("beyond its buffer");
       return;
     }
     System.arraycopy(packet, Ddp.dataAt(packet), waiting, (int) offset, Ddp.length(packet));
+    heard(now);
     if (Ddp.is(packet, Ddp.PUSH)) {
       System.arraycopy(waiting, 0, levels, 0, levels.length);
     }
   }
 
-  private void put(byte[] packet, int at, int slots, int base) {
+  private void heard(long now) {
+    anything = true;
+    lastData = now;
+  }
+
+  private void put(byte[] packet, int at, int slots, int base, long now) {
     System.arraycopy(packet, at, waiting, base, Math.min(slots, Heard.SLOTS));
+    heard(now);
   }
 
   private void act(int base) {

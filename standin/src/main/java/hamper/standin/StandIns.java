@@ -1,27 +1,23 @@
 package hamper.standin;
 
-import hamper.wire.ArtNet;
-import hamper.wire.Ddp;
-import hamper.wire.E131;
 import java.io.IOException;
 import java.net.BindException;
-import java.net.InetAddress;
 import java.net.InetSocketAddress;
-import java.net.StandardSocketOptions;
 import java.nio.ByteBuffer;
 import java.nio.channels.DatagramChannel;
-import java.nio.channels.SelectionKey;
 import java.nio.channels.Selector;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
- * Stand-ins for the devices of a display, each on a loopback address of its own with the standard
- * UDP ports. One thread receives for all.
+ * Stand-ins for the devices of a display, each on an address of its own with the standard UDP
+ * ports. One thread receives for all.
  */
 public final class StandIns implements AutoCloseable {
   /** The TCP port of each one's HTTP door. */
@@ -31,24 +27,25 @@ public final class StandIns implements AutoCloseable {
   private static final int FIRST_BLOCK = 83;
 
   private static final int LAST_BLOCK = 122;
-  private static final int RECEIVE_BUFFER = 4 << 20;
+  private static final int A_ROW = 250;
+  private static final int MOST = A_ROW * 250;
   private static final int DOOR_THREADS = 4;
 
-  private final Map<String, Device> devices = new LinkedHashMap<>();
-  private final List<GivingDoor> doors = new ArrayList<>();
-  private final List<DatagramChannel> channels = new ArrayList<>();
+  private final Clock clock;
+  private final Function<Integer, String> places;
+  private final Map<String, Stand> stands = new LinkedHashMap<>();
   private final ExecutorService answering =
       Executors.newFixedThreadPool(DOOR_THREADS, StandIns::daemon);
   private final Selector selector;
   private final Thread receiving;
   private volatile boolean closed;
 
-  /** What a packet is, by the port at which it arrived. */
-  private interface Arrival {
-    void take(byte[] packet, int length, String sender);
-  }
+  /** How many addresses were given out. */
+  private int given;
 
-  private StandIns() throws IOException {
+  private StandIns(Clock clock, Function<Integer, String> places) throws IOException {
+    this.clock = clock;
+    this.places = places;
     selector = Selector.open();
     receiving = new Thread(this::receive, "stand-ins");
     receiving.setDaemon(true);
@@ -61,57 +58,83 @@ public final class StandIns implements AutoCloseable {
   }
 
   /**
-   * Starts one for each seat.
+   * Starts one for each seat, on loopback addresses.
    *
    * @throws IOException where no block of loopback addresses is free
    */
   public static StandIns start(List<Seat> seats, Clock clock) throws IOException {
     IOException taken = null;
     for (int block = FIRST_BLOCK; block <= LAST_BLOCK; block++) {
-      StandIns all = new StandIns();
+      String first = "127." + block;
       try {
-        for (int i = 0; i < seats.size(); i++) {
-          String address = "127.%d.%d.%d".formatted(block, i / 250, i % 250 + 1);
-          all.seat(seats.get(i), address, clock);
-        }
-        all.doors.forEach(GivingDoor::open);
-        all.receiving.start();
-        return all;
+        return started(
+            new StandIns(clock, i -> "%s.%d.%d".formatted(first, i / A_ROW, i % A_ROW + 1)), seats);
       } catch (BindException e) {
-        all.close();
         taken = e;
-      } catch (IOException | RuntimeException e) {
-        all.close();
-        throw e;
       }
     }
     throw new IOException("All addresses from 127.83.0.1 to 127.122.0.1 are taken", taken);
   }
 
-  private void seat(Seat seat, String address, Clock clock) throws IOException {
-    Device device = new Device(seat, address, clock);
-    InetAddress at = InetAddress.getByName(address);
-    doors.add(new GivingDoor(device, new InetSocketAddress(at, DOOR), answering));
-    listen(at, E131.PORT, device::e131);
-    listen(at, ArtNet.PORT, device::artNet);
-    listen(at, Ddp.PORT, device::ddp);
-    devices.put(seat.controller(), device);
+  /**
+   * Starts one for each seat on an address of this computer, such as the plan's own: for a network
+   * that is there to be tried.
+   *
+   * @param addresses by the id of the controller
+   */
+  public static StandIns startOn(List<Seat> seats, Map<String, String> addresses, Clock clock)
+      throws IOException {
+    List<String> inOrder = seats.stream().map(seat -> addresses.get(seat.controller())).toList();
+    return started(new StandIns(clock, inOrder::get), seats);
   }
 
-  private void listen(InetAddress at, int udp, Arrival arrival) throws IOException {
-    DatagramChannel channel = DatagramChannel.open();
-    channels.add(channel);
-    channel.setOption(StandardSocketOptions.SO_RCVBUF, RECEIVE_BUFFER);
-    channel.bind(new InetSocketAddress(at, udp));
-    channel.configureBlocking(false);
-    channel.register(selector, SelectionKey.OP_READ, arrival);
+  private static StandIns started(StandIns all, List<Seat> seats) throws IOException {
+    try {
+      all.seat(seats);
+      all.receiving.start();
+      return all;
+    } catch (IOException | RuntimeException e) {
+      all.close();
+      throw e;
+    }
   }
 
-  /** Where each controller's stand-in listens: its loopback address, by the controller's id. */
-  public Map<String, String> addresses() {
-    Map<String, String> table = new LinkedHashMap<>();
-    devices.forEach((controller, device) -> table.put(controller, device.address()));
-    return table;
+  /**
+   * Seats stand-ins anew: who sits already stays as he is, who is not named goes.
+   *
+   * @return where each controller's stand-in is, by the controller's id
+   */
+  public synchronized Map<String, String> seat(List<Seat> seats) throws IOException {
+    Set<Seat> wanted = Set.copyOf(seats);
+    for (Stand old : List.copyOf(stands.values())) {
+      if (!wanted.contains(old.device().seat())) {
+        stands.remove(old.device().seat().controller()).close();
+      }
+    }
+    for (Seat seat : seats) {
+      if (!stands.containsKey(seat.controller())) {
+        if (given == MOST) {
+          throw new IOException("There is room for %d stand-ins".formatted(MOST));
+        }
+        Device device = new Device(seat, places.apply(given), clock);
+        Stand stand = new Stand(device, selector, answering);
+        given++;
+        stands.put(seat.controller(), stand);
+        stand.open();
+      }
+    }
+    return addresses();
+  }
+
+  /** Where each controller's stand-in listens, by the controller's id. */
+  public synchronized Map<String, String> addresses() {
+    return stands.entrySet().stream()
+        .collect(
+            Collectors.toMap(
+                Map.Entry::getKey,
+                one -> one.getValue().device().address(),
+                (a, b) -> a,
+                LinkedHashMap::new));
   }
 
   private void receive() {
@@ -121,8 +144,8 @@ public final class StandIns implements AutoCloseable {
         selector.select(
             key -> {
               try {
-                drain((DatagramChannel) key.channel(), (Arrival) key.attachment(), buffer);
-              } catch (IOException e) {
+                drain((DatagramChannel) key.channel(), (Stand.Arrival) key.attachment(), buffer);
+              } catch (IOException | RuntimeException e) {
                 // a channel that is being closed; the others go on
                 key.cancel();
               }
@@ -133,7 +156,7 @@ public final class StandIns implements AutoCloseable {
     }
   }
 
-  private static void drain(DatagramChannel channel, Arrival arrival, ByteBuffer buffer)
+  private static void drain(DatagramChannel channel, Stand.Arrival arrival, ByteBuffer buffer)
       throws IOException {
     for (int i = 0; i < 64; i++) {
       buffer.clear();
@@ -141,7 +164,7 @@ public final class StandIns implements AutoCloseable {
       if (sender == null) {
         return;
       }
-      arrival.take(buffer.array(), buffer.position(), sender.getAddress().getHostAddress());
+      arrival.take(buffer.array(), buffer.position(), sender);
     }
   }
 
@@ -149,14 +172,7 @@ public final class StandIns implements AutoCloseable {
   public void close() {
     closed = true;
     selector.wakeup();
-    doors.forEach(GivingDoor::close);
-    for (DatagramChannel channel : channels) {
-      try {
-        channel.close();
-      } catch (IOException e) {
-        // nothing is left to do with it
-      }
-    }
+    stands.values().forEach(Stand::close);
     answering.shutdownNow();
     try {
       receiving.join(1000);

@@ -56,9 +56,14 @@ final class Wiring {
       percent[count++] = (byte) scaled;
     }
 
-    Port port(String named, int width, int[] thresholds) {
+    Port port(String named, int width, Port.Circuits circuits, int[] line) {
       return new Port(
-          named, width, Arrays.copyOf(places, count), Arrays.copyOf(percent, count), thresholds);
+          named,
+          width,
+          Arrays.copyOf(places, count),
+          Arrays.copyOf(percent, count),
+          circuits,
+          line);
     }
   }
 
@@ -69,28 +74,33 @@ final class Wiring {
       return Port.empty(named);
     }
     Laying laying = new Laying();
+    int[] line = {};
     switch (kind) {
       case "PIXEL" -> pixels(output, laying);
-      case "DMX" -> line(output, laying);
+      case "DMX" -> line = line(output, laying);
       case "PANEL" -> output.get("sections").forEach(wall -> wall(wall, laying));
       case "RELAY" -> {
         output.get("sections").forEach(one -> laying.add(cursor(one, 1, false).at(0), 100));
-        return laying.port(named, 1, thresholds(output));
+        return laying.port(named, 1, circuits(output), line);
       }
       default -> {
         return Port.empty(named); // units on a serial line have documents of their own
       }
     }
     int width = kind.equals("PANEL") ? 3 : output.path("channelsPerPixel").asInt(1);
-    return laying.port(named, width, new int[0]);
+    return laying.port(named, width, Port.Circuits.NONE, line);
   }
 
-  private static int[] thresholds(JsonNode output) {
-    return output
-        .get("sections")
-        .valueStream()
-        .mapToInt(one -> one.path("threshold").asInt(1))
-        .toArray();
+  private static Port.Circuits circuits(JsonNode output) {
+    int count = output.get("sections").size();
+    int[] thresholds = new int[count];
+    boolean[] safeOn = new boolean[count];
+    for (int i = 0; i < count; i++) {
+      JsonNode section = output.get("sections").get(i);
+      thresholds[i] = section.path("threshold").asInt(1);
+      safeOn[i] = section.path("safeOn").asBoolean(false);
+    }
+    return new Port.Circuits(thresholds, safeOn);
   }
 
   /**
@@ -184,13 +194,17 @@ final class Wiring {
         .asString(usual.length() == width ? usual : NATURAL.get(width - 1));
   }
 
-  private void line(JsonNode output, Laying laying) {
+  /** What every slot of a line shows, whatever hangs on it. */
+  private int[] line(JsonNode output, Laying laying) {
     Cursor base = cursor(output, 1, true);
     for (JsonNode fixture : output.get("sections")) {
       for (int i = 0; i < fixture.get("slots").asInt(); i++) {
         laying.add(base.at(fixture.get("slot").asInt() - 1 + i), 100);
       }
     }
+    int[] slots = new int[Heard.SLOTS];
+    Arrays.setAll(slots, base::at);
+    return slots;
   }
 
   /** Row by row from the top left, as seen from the front. */

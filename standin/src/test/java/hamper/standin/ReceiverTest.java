@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import hamper.wire.ArtNet;
 import hamper.wire.Ddp;
 import hamper.wire.E131;
+import java.net.InetSocketAddress;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -13,6 +16,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** What a device takes of what arrives, and when it shines: time is passed in. */
 class ReceiverTest {
   private static final JsonMapper JSON = new JsonMapper();
+  private static final InetSocketAddress SENDER = new InetSocketAddress("127.0.0.1", 40123);
   private final Counters counters = new Counters();
   private int sequence = 1;
 
@@ -42,7 +46,7 @@ class ReceiverTest {
   }
 
   private void send(Receiver to, byte[] packet, long now) {
-    to.e131(packet, packet.length, "127.0.0.1", now);
+    to.e131(packet, packet.length, SENDER, now);
   }
 
   @Test
@@ -105,7 +109,7 @@ class ReceiverTest {
   }
 
   @Test
-  void dataWaitsForSynchronizationOnceItHasComeAndIsFreeAgainWhenItIsLost() {
+  void dataWaitsForTheSynchronizationThatItNamesOnceThatHasCome() {
     Receiver receiver = e131(true);
     send(receiver, data(1, 100, 500, 0, 11), 0);
     assertThat(receiver.levels()[0]).as("before the first").isEqualTo((byte) 11);
@@ -117,7 +121,63 @@ class ReceiverTest {
     send(receiver, sync, 30);
     assertThat(receiver.levels()[0]).isEqualTo((byte) 22);
     send(receiver, data(1, 100, 500, 0, 33), 2_531);
-    assertThat(receiver.levels()[0]).isEqualTo((byte) 33);
+    assertThat(receiver.levels()[0]).as("lost: the last look stays").isEqualTo((byte) 22);
+    send(receiver, data(1, 100, 500, E131.FORCE_SYNC, 44), 2_540);
+    assertThat(receiver.levels()[0]).as("lost, and forced").isEqualTo((byte) 44);
+    E131.writeSync(sync, cid(1), 2, 501);
+    send(receiver, data(1, 100, 500, 0, 55), 2_550);
+    send(receiver, sync, 2_560);
+    assertThat(receiver.levels()[0]).as("another address").isEqualTo((byte) 44);
+    assertThat(receiver.groups()).containsExactlyInAnyOrder(7, 8, 500);
+  }
+
+  @Test
+  void onArtNetAllWaitForWhoSendsAndAreFreeAfterFourSeconds() {
+    Heard heard = heard("ARTNET", "{\"universe\": 0, \"count\": 1, \"size\": 4}");
+    Receiver node = new Receiver(heard, true, true, counters);
+    byte[] sync = new byte[ArtNet.SYNC_SIZE];
+    ArtNet.writeSync(sync);
+    node.artNet(dmx(11), ArtNet.dmxSize(4), SENDER, 0);
+    node.artNet(sync, sync.length, SENDER, 10);
+    node.artNet(dmx(22), ArtNet.dmxSize(4), SENDER, 20);
+    node.artNet(sync, sync.length, new InetSocketAddress("127.0.0.9", 6454), 30);
+    assertThat(node.levels()[0]).as("of another computer").isEqualTo((byte) 11);
+    node.artNet(sync, sync.length, SENDER, 40);
+    assertThat(node.levels()[0]).isEqualTo((byte) 22);
+    node.artNet(dmx(33), ArtNet.dmxSize(4), SENDER, 4_040);
+    assertThat(node.levels()[0]).isEqualTo((byte) 22);
+    node.artNet(dmx(44), ArtNet.dmxSize(4), SENDER, 4_041);
+    assertThat(node.levels()[0]).isEqualTo((byte) 44);
+  }
+
+  private static byte[] dmx(int level) {
+    byte[] packet = new byte[ArtNet.dmxSize(4)];
+    ArtNet.writeDmx(packet, 0, 0, 0, 4);
+    packet[ArtNet.slotsAt()] = (byte) level;
+    return packet;
+  }
+
+  @Test
+  void numbersThatAreMissingAreCountedAndTwoComputersAreAQuarrel() {
+    Receiver receiver = e131(false);
+    send(receiver, data(1, 100, 0, 0, 1), 0);
+    sequence += 3;
+    send(receiver, data(1, 100, 0, 0, 1), 1);
+    sequence = 100;
+    send(receiver, data(1, 100, 0, 0, 1), 2);
+    send(receiver, data(1, 100, 0, 0, 1), 3);
+    List<Long> missing = new ArrayList<>();
+    counters.streams((key, stream) -> missing.add(stream.missing));
+    assertThat(missing).containsExactly(3L + 94);
+
+    Receiver node =
+        new Receiver(
+            heard("ARTNET", "{\"universe\": 0, \"count\": 1, \"size\": 4}"), true, false, counters);
+    node.artNet(dmx(1), ArtNet.dmxSize(4), SENDER, 100);
+    assertThat(node.quarrels(100)).isZero();
+    node.artNet(dmx(1), ArtNet.dmxSize(4), new InetSocketAddress("127.0.0.9", 6454), 200);
+    assertThat(node.quarrels(200)).isEqualTo(1);
+    assertThat(node.quarrels(10_201)).isZero();
   }
 
   @Test
@@ -127,7 +187,7 @@ class ReceiverTest {
     byte[] dmx = new byte[ArtNet.dmxSize(4)];
     ArtNet.writeDmx(dmx, 0, 1, 0, 4);
     dmx[ArtNet.slotsAt()] = 77;
-    node.artNet(dmx, dmx.length, "127.0.0.1", 0);
+    node.artNet(dmx, dmx.length, SENDER, 0);
     assertThat(node.levels()[0]).isEqualTo((byte) 77);
 
     Receiver device =
@@ -135,15 +195,15 @@ class ReceiverTest {
     byte[] packet = new byte[Ddp.size(4)];
     int at = Ddp.writeHeader(packet, 0, 1, Ddp.RGB, Ddp.OUTPUT, 4, 4, -1);
     packet[at] = 88;
-    device.ddp(packet, packet.length, "127.0.0.1", 0);
+    device.ddp(packet, packet.length, SENDER, 0);
     assertThat(device.levels()[4]).isZero();
     Ddp.writeHeader(packet, Ddp.PUSH, 2, Ddp.RGB, Ddp.OUTPUT, 0, 4, -1);
     packet[at] = 99;
-    device.ddp(packet, packet.length, "127.0.0.1", 0);
+    device.ddp(packet, packet.length, SENDER, 0);
     assertThat(device.levels()[4]).isEqualTo((byte) 88);
     assertThat(device.levels()[0]).isEqualTo((byte) 99);
     Ddp.writeHeader(packet, Ddp.PUSH, 3, Ddp.RGB, Ddp.OUTPUT, 6, 4, -1);
-    device.ddp(packet, packet.length, "127.0.0.1", 0);
+    device.ddp(packet, packet.length, SENDER, 0);
     assertThat(counters.refused()).containsKey("beyond its buffer");
   }
 }

@@ -17,7 +17,8 @@ import hamper.edit.Edit;
 import hamper.edit.FixtureChange;
 import hamper.edit.StringChange;
 import hamper.edit.WallChange;
-import hamper.server.output.Output;
+import hamper.server.output.MachineAdapter;
+import hamper.server.output.OutputState;
 import hamper.server.proof.ProofRuns;
 import hamper.server.store.DisplayStore;
 import io.swagger.v3.oas.models.OpenAPI;
@@ -52,13 +53,15 @@ class ApiSchemas implements OpenApiCustomizer {
           DisplaysController.VersionRequest.class,
           HandoverController.HandoverView.class,
           CatalogueController.CatalogueView.class,
-          MachineController.MachineAdapter.class,
+          MachineAdapter.class,
           PowerController.RunRequest.class,
           PowerController.RunView.class,
           PowerController.FeedPlanView.class,
           PropRowsController.RowsView.class,
           ProofRuns.ProofRun.class,
-          Output.OutputState.class,
+          OutputState.class,
+          OutputController.HoldRequest.class,
+          OutputController.OutputGround.class,
           OutputController.OutputRequest.class,
           RemediesController.RemediesRequest.class,
           RemediesController.RemedyView.class);

@@ -2,6 +2,7 @@ package hamper.server.api;
 
 import hamper.files.Json;
 import hamper.server.api.Follower.Message;
+import hamper.server.output.OutputState;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -86,6 +87,14 @@ class Followers implements ApplicationListener<ContextClosedEvent> {
     } catch (RuntimeException e) {
       LOG.warn("Windows were not told of version {}; they look anew", delta.version(), e);
       all.forEach(follower -> follower.tell(LOST));
+    }
+  }
+
+  /** Tells all of them how sending goes; who misses one gets the next. */
+  void tell(OutputState state) {
+    if (!all.isEmpty()) {
+      Message message = new Message("output", () -> Json.MAPPER.writeValueAsString(state), 0);
+      all.forEach(follower -> follower.tell(message));
     }
   }
 

@@ -5,10 +5,13 @@ import hamper.files.Refusals;
 import hamper.server.live.NoSuchDisplayException;
 import hamper.server.live.StaleVersionException;
 import hamper.server.live.UnreadableDisplayException;
+import hamper.server.output.HeldException;
+import hamper.server.output.NotArmedException;
 import hamper.server.output.Output;
 import hamper.server.safety.BodyTooLargeException;
 import hamper.server.store.StorageFailedException;
 import hamper.value.RefusedException;
+import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
 import org.springframework.core.Ordered;
@@ -86,7 +89,25 @@ class Problems {
 
   @ExceptionHandler
   ProblemDetail busy(Output.BusyException e) {
-    return problem(HttpStatus.CONFLICT, "Something is lit already", e.getMessage());
+    return problem(HttpStatus.CONFLICT, "That cannot be done while it is so", e.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail held(HeldException e) {
+    ProblemDetail problem = problem(HttpStatus.CONFLICT, "Somebody else lights it", e.getMessage());
+    problem.setProperty("piece", e.piece());
+    problem.setProperty("who", e.who());
+    return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail notArmed(NotArmedException e) {
+    return problem(HttpStatus.CONFLICT, "It does not move", e.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail noOutput(UncheckedIOException e) {
+    return problem(HttpStatus.SERVICE_UNAVAILABLE, "Nothing can be sent", e.getMessage());
   }
 
   @ExceptionHandler

@@ -3,7 +3,9 @@ package hamper.server.cli;
 import hamper.catalog.Catalog;
 import hamper.server.live.DemoDisplay;
 import hamper.server.live.Displays;
+import hamper.server.output.Output;
 import java.nio.file.Path;
+import org.springframework.context.ConfigurableApplicationContext;
 import picocli.CommandLine.Command;
 
 /** {@code hamper demo}: starts the server with the demo display, Saltmarsh Quay. */
@@ -23,5 +25,13 @@ public final class DemoCommand extends ServeCommand {
     if (displays.list().isEmpty()) {
       displays.add(DemoDisplay.read(catalog));
     }
+  }
+
+  /** Its stand-ins start beside it; nothing waits for them. */
+  @Override
+  protected void ready(ConfigurableApplicationContext context) {
+    Thread seating = new Thread(() -> context.getBean(Output.class).seatAll(), "seating");
+    seating.setDaemon(true);
+    seating.start();
   }
 }

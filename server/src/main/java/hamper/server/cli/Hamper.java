@@ -17,6 +17,7 @@ import picocli.CommandLine.Command;
       ConfigureCommand.class,
       ProveCommand.class,
       StandinsCommand.class,
+      YardCommand.class,
       ImportCommand.class,
       ExportCommand.class,
       RestoreCommand.class

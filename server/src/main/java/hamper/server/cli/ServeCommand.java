@@ -3,6 +3,8 @@ package hamper.server.cli;
 import hamper.catalog.Catalog;
 import hamper.server.Server;
 import hamper.server.live.Displays;
+import hamper.server.output.MachineAdapter;
+import hamper.server.output.OutputSetting;
 import hamper.server.store.CopyRounds;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -12,6 +14,8 @@ import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.springframework.context.ConfigurableApplicationContext;
 import picocli.CommandLine.Command;
@@ -37,18 +41,44 @@ public class ServeCommand implements Callable<Integer> {
   @Option(names = "--data", paramLabel = "DIR", description = "the data folder")
   private Path data;
 
+  @Option(
+      names = "--live",
+      description =
+          "send light to the devices of the yard, on the plan's own addresses, instead of to"
+              + " stand-ins on this computer")
+  private boolean live;
+
+  @Option(
+      names = "--adapter",
+      paramLabel = "NAME",
+      description = "with --live: the only network adapter to send by (default: whichever fits)")
+  private String adapter;
+
+  @Option(
+      names = "--ttl",
+      paramLabel = "N",
+      description =
+          "with --live: how many routers what goes to a group may pass, and one (default:"
+              + " ${DEFAULT-VALUE})")
+  private int ttl = 1;
+
   @Spec private CommandSpec spec;
 
   @Override
   public Integer call() throws IOException {
     checkPort();
+    checkLive();
     Path folder = data == null ? defaultData() : data;
     ConfigurableApplicationContext context = start(folder);
     PrintWriter out = spec.commandLine().getOut();
     out.printf(
         "Hamper is ready: http://localhost:%s  (data in %s; Ctrl+C stops it)%n",
         context.getEnvironment().getProperty("local.server.port"), folder);
+    if (live) {
+      out.println("LIVE: light goes to the devices of the yard, not to stand-ins.");
+    }
     out.flush();
+    ready(context);
     return RUNNING;
   }
 
@@ -60,8 +90,29 @@ public class ServeCommand implements Callable<Integer> {
   /** What is done before the server says that it is ready. */
   protected void prepare(Displays displays, Catalog catalog) throws IOException {}
 
+  /** What is done once it has said so. */
+  protected void ready(ConfigurableApplicationContext context) {}
+
+  private void checkLive() throws IOException {
+    if (!live && (adapter != null || ttl != 1)) {
+      throw new Trouble("--adapter and --ttl are for --live only");
+    }
+    if (ttl < 1 || ttl > 255) {
+      throw new Trouble("--ttl %d: allowed is 1 to 255".formatted(ttl));
+    }
+    if (adapter != null) {
+      List<String> names = MachineAdapter.all().stream().map(MachineAdapter::name).toList();
+      if (!names.contains(adapter)) {
+        throw new Trouble(
+            "--adapter %s: there is none of that name; there is %s"
+                .formatted(adapter, String.join(", ", names)));
+      }
+    }
+  }
+
   private ConfigurableApplicationContext start(Path folder) throws IOException {
-    ConfigurableApplicationContext context = Server.start(port, folder);
+    OutputSetting output = new OutputSetting(live, Optional.ofNullable(adapter), ttl, folder);
+    ConfigurableApplicationContext context = Server.start(port, folder, output);
     Displays displays = context.getBean(Displays.class);
     // trouble with any of them is said now; the others can be worked on
     displays.forgetOld();

@@ -3,9 +3,13 @@ package hamper.server.cli;
 import hamper.facts.Facts;
 import hamper.server.output.Seats;
 import hamper.standin.Clock;
+import hamper.standin.Seat;
 import hamper.standin.StandIns;
 import java.io.IOException;
 import java.io.PrintWriter;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
@@ -30,13 +34,20 @@ public final class StandinsCommand implements Callable<Integer> {
       description = "after which they end by themselves (default: ${DEFAULT-VALUE})")
   private int minutes = 24 * 60;
 
+  @Option(
+      names = "--on-planned-addresses",
+      description =
+          "on the addresses that the plan gives, which have to be this computer's own, instead of"
+              + " loopback addresses; controllers without one are left out")
+  private boolean planned;
+
   @Spec private CommandSpec spec;
 
   @Override
   public Integer call() throws IOException, InterruptedException {
     Facts facts = input.read();
     PrintWriter out = spec.commandLine().getOut();
-    try (StandIns standIns = StandIns.start(Seats.of(facts), Clock.system())) {
+    try (StandIns standIns = start(facts)) {
       standIns
           .addresses()
           .forEach(
@@ -48,5 +59,22 @@ public final class StandinsCommand implements Callable<Integer> {
       new CountDownLatch(1).await(minutes, TimeUnit.MINUTES);
     }
     return 0;
+  }
+
+  private StandIns start(Facts facts) throws IOException {
+    List<Seat> seats = Seats.of(facts);
+    if (!planned) {
+      return StandIns.start(seats, Clock.system());
+    }
+    Map<String, String> addresses = new HashMap<>();
+    facts
+        .plan()
+        .display()
+        .controllers()
+        .forEach(one -> one.address().ifPresent(at -> addresses.put(one.id(), at.text())));
+    return StandIns.startOn(
+        seats.stream().filter(seat -> addresses.containsKey(seat.controller())).toList(),
+        addresses,
+        Clock.system());
   }
 }

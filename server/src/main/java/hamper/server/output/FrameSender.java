@@ -4,45 +4,79 @@ import hamper.address.Protocol;
 import hamper.address.Transport;
 import hamper.config.SendLine;
 import hamper.send.FrameLayout;
+import hamper.send.KeepAlive;
 import hamper.send.Packets;
-import hamper.send.Sequences;
 import hamper.wire.ArtNet;
 import hamper.wire.E131;
-import java.io.Closeable;
 import java.io.IOException;
-import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.nio.ByteBuffer;
+import java.nio.channels.ClosedChannelException;
 import java.nio.channels.DatagramChannel;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.UUID;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.Predicate;
 
 /** Sends frames of a display: laid out once, routes found once, one datagram after another. */
-public final class FrameSender implements Closeable {
+public final class FrameSender {
   private static final int TERMINATIONS = 3;
 
+  /** Ahead of its time by less than this nothing waits (ns): the system's own clock is no finer. */
+  private static final long SOON_NANOS = 200_000;
+
+  /** A way out with its socket. */
+  private record Exit(DatagramChannel channel, InetSocketAddress to) {}
+
   /** A packet of a controller's frame, and who gets it. */
-  private record Post(byte[] frame, Packets packets, int index, List<InetSocketAddress> to) {}
+  private record Post(
+      String key, byte[] frame, Packets packets, int index, ByteBuffer bytes, List<Exit> exits) {
+    boolean differs() {
+      return packets.differs(index, frame);
+    }
 
-  private final DatagramChannel channel;
-  private final List<Post> posts = new ArrayList<>();
+    boolean isE131() {
+      return packets.at(index).protocol() == Protocol.E131;
+    }
+  }
+
+  /**
+   * What is sent or left out together: a universe, or all that goes to a device on DDP.
+   *
+   * @param synchronization its place among all; -1: nothing waits for one
+   */
+  private record Unit(List<Post> posts, int synchronization) {}
+
+  /** What synchronizes; on Art-Net its address is 0. */
+  private static final class Synchronization {
+    final int address;
+    final Protocol protocol;
+    final Set<Routes.Hop> hops = new LinkedHashSet<>();
+    final List<Exit> exits = new ArrayList<>();
+    boolean due;
+
+    Synchronization(Protocol protocol, int address) {
+      this.protocol = protocol;
+      this.address = address;
+    }
+  }
+
+  private final Source source;
   private final Map<String, byte[]> frames = new LinkedHashMap<>();
-
-  /** Synchronization addresses of E1.31 with those who wait for them. */
-  private final Map<Integer, Set<InetSocketAddress>> synchronizations = new LinkedHashMap<>();
-
-  private final List<InetSocketAddress> artSync = new ArrayList<>();
-  private final Sequences sequences = new Sequences();
-  private final Packets.Source source;
-  private final byte[] sync = new byte[E131.SYNC_SIZE];
-  private int syncSequence;
+  private final List<Unit> units = new ArrayList<>();
+  private final List<Synchronization> synchronizations = new ArrayList<>();
+  private final List<Exit> announcement = new ArrayList<>();
+  private final KeepAlive keepAlive;
+  private final ByteBuffer sync = ByteBuffer.allocate(E131.SYNC_SIZE);
+  private final int count;
+  private long failed;
 
   /** Told of each datagram that has left. */
   @FunctionalInterface
@@ -50,51 +84,77 @@ public final class FrameSender implements Closeable {
     void to(InetSocketAddress receiver) throws IOException;
   }
 
-  public FrameSender(Map<String, FrameLayout> layouts, Routes routes) throws IOException {
-    source = new Packets.Source(cid(), "Hamper");
-    channel = DatagramChannel.open();
-    channel.bind(new InetSocketAddress(InetAddress.getByName("127.0.0.1"), 0));
+  public FrameSender(Source source, Map<String, FrameLayout> layouts, Routes routes)
+      throws IOException {
+    this.source = source;
     Set<String> shared = new HashSet<>();
-    layouts.forEach((controller, layout) -> lay(controller, layout, routes, shared));
+    for (var one : layouts.entrySet()) {
+      lay(one.getKey(), one.getValue(), routes, shared);
+    }
+    for (Synchronization one : synchronizations) {
+      one.exits.addAll(exits(List.copyOf(one.hops)));
+    }
+    announcement.addAll(exits(routes.announcement()));
+    keepAlive = new KeepAlive(units.size());
+    count = units.stream().mapToInt(unit -> unit.posts().size()).sum();
   }
 
-  /** A source's id is its own over its life. */
-  private static byte[] cid() {
-    UUID id = UUID.randomUUID();
-    return ByteBuffer.allocate(16)
-        .putLong(id.getMostSignificantBits())
-        .putLong(id.getLeastSignificantBits())
-        .array();
+  private List<Exit> exits(List<Routes.Hop> hops) throws IOException {
+    List<Exit> exits = new ArrayList<>();
+    for (Routes.Hop hop : hops) {
+      exits.add(new Exit(source.sockets().of(hop), hop.to()));
+    }
+    return exits;
   }
 
-  private void lay(String controller, FrameLayout layout, Routes routes, Set<String> shared) {
+  private void lay(String controller, FrameLayout layout, Routes routes, Set<String> shared)
+      throws IOException {
     byte[] frame = new byte[layout.length()];
     frames.put(controller, frame);
-    Packets packets = Packets.of(layout, source, sequences);
+    Packets packets = source.packets(layout);
+    List<Post> together = new ArrayList<>();
     for (int i = 0; i < packets.count(); i++) {
       Packets.Packet packet = packets.at(i);
       SendLine line = packet.line();
+      String key = "%s %s %d".formatted(line.protocol(), line.transport(), packet.universe());
       // a group or a broadcast gets each universe once, however many listen to it
-      String once = "%s %s %d".formatted(line.protocol(), line.transport(), packet.universe());
-      boolean first = line.transport() == Transport.UNICAST || shared.add(once);
-      if (first) {
-        posts.add(new Post(frame, packets, i, routes.of(line, packet.universe())));
+      boolean first = line.transport() == Transport.UNICAST || shared.add(key);
+      List<Routes.Hop> hops = first ? routes.of(line, packet.universe()) : List.of();
+      if (hops.isEmpty()) {
+        continue;
+      }
+      ByteBuffer bytes = ByteBuffer.wrap(packet.bytes(), 0, packet.size());
+      Post post = new Post(key + hops, frame, packets, i, bytes, exits(hops));
+      if (packet.protocol() == Protocol.DDP) {
+        together.add(post);
+      } else {
+        units.add(new Unit(List.of(post), waits(controller, line, routes)));
       }
     }
-    for (SendLine line : layout.lines()) {
-      line.synchronization().ifPresent(address -> wait(controller, line, address, routes));
+    if (!together.isEmpty()) {
+      units.add(new Unit(together, -1));
     }
   }
 
-  private void wait(String controller, SendLine line, int address, Routes routes) {
-    if (line.protocol() == Protocol.E131) {
-      synchronizations
-          .computeIfAbsent(
-              address, key -> new TreeSet<>(Comparator.comparing(InetSocketAddress::toString)))
-          .add(routes.of(controller, Protocol.E131));
-    } else if (line.protocol() == Protocol.ARTNET && artSync.isEmpty()) {
-      artSync.addAll(routes.everybody(Protocol.ARTNET));
+  private int waits(String controller, SendLine line, Routes routes) {
+    if (line.synchronization().isEmpty()) {
+      return -1;
     }
+    int address = line.protocol() == Protocol.ARTNET ? 0 : line.synchronization().get();
+    int place = 0;
+    while (place < synchronizations.size()
+        && (synchronizations.get(place).protocol != line.protocol()
+            || synchronizations.get(place).address != address)) {
+      place++;
+    }
+    if (place == synchronizations.size()) {
+      synchronizations.add(new Synchronization(line.protocol(), address));
+    }
+    synchronizations
+        .get(place)
+        .hops
+        .addAll(routes.synchronization(controller, line.protocol(), address));
+    return place;
   }
 
   /** The levels of a controller, to be written before a frame is sent. */
@@ -102,43 +162,161 @@ public final class FrameSender implements Closeable {
     return frames.get(controller);
   }
 
-  /** Sends one frame: all data, then what synchronizes it. */
-  public void send(Sent sent) throws IOException {
-    for (Post post : posts) {
-      Packets.Packet packet = post.packets().next(post.index(), post.frame());
-      datagrams(packet.bytes(), packet.size(), post.to(), sent);
+  /** Controllers that have a frame. */
+  public Set<String> controllers() {
+    return frames.keySet();
+  }
+
+  /** Datagrams that the system did not take. */
+  public long failed() {
+    return failed;
+  }
+
+  /** Sends all of a frame at once, changed or not. */
+  public void sendAll(Sent sent) throws IOException {
+    for (Unit unit : units) {
+      send(unit, sent);
     }
-    for (var one : synchronizations.entrySet()) {
-      E131.writeSync(sync, source.cid(), syncSequence++ & 255, one.getKey());
-      datagrams(sync, E131.SYNC_SIZE, one.getValue(), sent);
+    synchronize(sent);
+  }
+
+  /**
+   * Sends what is due of a frame, spread over a time: first all data, then what synchronizes it.
+   *
+   * @param spread (ns) within which it is over
+   */
+  public void send(long spread, Sent sent) throws IOException {
+    long begin = System.nanoTime();
+    int before = 0;
+    for (int u = 0; u < units.size(); u++) {
+      Unit unit = units.get(u);
+      await(begin + spread * before / Math.max(1, count));
+      if (keepAlive.due(u, differs(unit), System.nanoTime())) {
+        send(unit, sent);
+      }
+      before += unit.posts().size();
     }
-    if (!artSync.isEmpty()) {
-      datagrams(sync, ArtNet.writeSync(sync), artSync, sent);
+    synchronize(sent);
+  }
+
+  private static boolean differs(Unit unit) {
+    for (Post post : unit.posts()) {
+      if (post.differs()) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static void await(long due) {
+    long left = due - System.nanoTime();
+    if (left > SOON_NANOS) {
+      LockSupport.parkNanos(left);
+    }
+  }
+
+  private void send(Unit unit, Sent sent) throws IOException {
+    for (Post post : unit.posts()) {
+      post.packets().next(post.index(), post.frame());
+      datagrams(post.bytes(), post.exits(), sent);
+    }
+    if (unit.synchronization() >= 0) {
+      synchronizations.get(unit.synchronization()).due = true;
+    }
+  }
+
+  private void synchronize(Sent sent) throws IOException {
+    for (Synchronization one : synchronizations) {
+      if (one.due) {
+        one.due = false;
+        int size =
+            one.protocol == Protocol.ARTNET
+                ? ArtNet.writeSync(sync.array())
+                : E131.writeSync(
+                    sync.array(),
+                    source.cid(),
+                    source.nextSynchronization(one.address),
+                    one.address);
+        sync.clear().limit(size);
+        datagrams(sync, one.exits, sent);
+      }
+    }
+  }
+
+  /** Says on E1.31 which universes are sent, as a source has to every ten seconds. */
+  public void announce(Sent sent) throws IOException {
+    TreeSet<Integer> universes = new TreeSet<>();
+    for (Unit unit : units) {
+      unit.posts().stream()
+          .filter(Post::isE131)
+          .forEach(post -> universes.add(post.packets().at(post.index()).universe()));
+    }
+    if (universes.isEmpty()) {
+      return;
+    }
+    int[] all = universes.stream().mapToInt(Integer::intValue).toArray();
+    int last = (all.length - 1) / E131.PAGE;
+    for (int page = 0; page <= last; page++) {
+      int from = page * E131.PAGE;
+      int listed = Math.min(E131.PAGE, all.length - from);
+      byte[] packet = new byte[E131.discoverySize(listed)];
+      int[] these = Arrays.copyOfRange(all, from, from + listed);
+      E131.writeDiscovery(packet, source.cid(), source.name(), these, page, last);
+      datagrams(ByteBuffer.wrap(packet), announcement, sent);
     }
   }
 
   /** Says three times that the source ends, where the protocol can say it. */
   public void terminate(Sent sent) throws IOException {
+    end(post -> true, sent);
+  }
+
+  /**
+   * Sends what goes nowhere with those who send from now on, and says that it ends.
+   *
+   * @param after who sends from now on
+   */
+  public void endWhatIsNotIn(FrameSender after, Sent sent) throws IOException {
+    Set<String> kept = new HashSet<>();
+    after.units.forEach(unit -> unit.posts().forEach(post -> kept.add(post.key())));
+    Predicate<Post> gone = post -> !kept.contains(post.key());
     for (int i = 0; i < TERMINATIONS; i++) {
-      for (Post post : posts) {
-        if (post.packets().at(post.index()).protocol() == Protocol.E131) {
-          Packets.Packet packet = post.packets().end(post.index(), post.frame());
-          datagrams(packet.bytes(), packet.size(), post.to(), sent);
+      for (Unit unit : units) {
+        if (unit.posts().stream().anyMatch(gone)) {
+          send(unit, sent);
+        }
+      }
+      synchronize(sent);
+    }
+    end(gone, sent);
+  }
+
+  private void end(Predicate<Post> which, Sent sent) throws IOException {
+    for (int i = 0; i < TERMINATIONS; i++) {
+      for (Unit unit : units) {
+        for (Post post : unit.posts()) {
+          if (post.isE131() && which.test(post)) {
+            post.packets().end(post.index(), post.frame());
+            datagrams(post.bytes(), post.exits(), sent);
+          }
         }
       }
     }
   }
 
-  private void datagrams(byte[] bytes, int size, Iterable<InetSocketAddress> receivers, Sent sent)
-      throws IOException {
-    for (InetSocketAddress receiver : receivers) {
-      channel.send(ByteBuffer.wrap(bytes, 0, size), receiver);
-      sent.to(receiver);
+  private void datagrams(ByteBuffer bytes, List<Exit> exits, Sent sent) throws IOException {
+    for (int i = 0; i < exits.size(); i++) {
+      Exit exit = exits.get(i);
+      bytes.rewind();
+      try {
+        exit.channel().send(bytes, exit.to());
+      } catch (ClosedChannelException e) {
+        throw e; // whoever sent was stopped
+      } catch (IOException e) {
+        failed++; // an adapter that is gone for a moment; the others go on
+        continue;
+      }
+      sent.to(exit.to());
     }
-  }
-
-  @Override
-  public void close() throws IOException {
-    channel.close();
   }
 }

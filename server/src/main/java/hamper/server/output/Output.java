@@ -1,221 +1,216 @@
 package hamper.server.output;
 
-import hamper.config.Configuration;
-import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
-import hamper.files.ConfigurationFiles;
-import hamper.send.FrameLayout;
 import hamper.send.FrameLayouts;
-import hamper.send.Light;
-import hamper.send.Pace;
-import hamper.standin.Clock;
-import hamper.standin.StandIns;
+import hamper.send.Targets;
+import hamper.server.live.Displays;
+import hamper.server.live.LiveDisplay;
+import hamper.server.store.DisplayStore;
+import hamper.value.Require;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
-import java.util.LinkedHashMap;
-import java.util.Map;
+import java.io.UncheckedIOException;
+import java.time.InstantSource;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.locks.LockSupport;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.Consumer;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 
 /**
- * Light on stand-ins, from one sender at a time: white at a level, everything that moves at its
- * safe state. It ends by itself; whoever stops it, in whatever window, stops it for all.
+ * Light from one sender for all windows: each may hold pieces of its own, everything that moves is
+ * at its safe state unless it is armed and held. It ends by itself; whoever stops it, in whatever
+ * window, stops it for all.
  */
 @Component
 public final class Output {
-  /** Most light that is sent unless somebody says otherwise (percent). */
+  private static final Logger LOG = LoggerFactory.getLogger(Output.class);
+
+  /** Most light that results unless somebody says otherwise (percent). */
   public static final int USUAL_CEILING = 30;
 
   /** It ends by itself after so long, unless somebody says less (s). */
   public static final int USUAL_SECONDS = 30 * 60;
 
-  private static final int DARK_FRAMES = 3;
-  private static final double NANOS = 1e9;
-
   /**
-   * What is to be lit.
+   * What somebody wants.
    *
-   * @param percent of full, under the ceiling
+   * @param who says so; what the same one had before is given up
+   * @param percent of full, as it is sent
+   * @param ceiling most light that results (percent)
+   * @param seconds after which it ends by itself
    * @param storage ids of controllers that play their own storage and are sent to all the same
+   * @param armed ids of pieces that may be moved from now on
    */
-  public record Wanted(int percent, int ceiling, int seconds, Set<String> storage) {}
-
-  /**
-   * How it goes.
-   *
-   * @param live whether packets leave this computer: they do not
-   * @param frames that were sent
-   * @param unsent frames whose time had passed
-   * @param worstLateMillis the most that a frame was late (ms)
-   * @param ended why it is over; left out while it goes on
-   */
-  public record OutputState(
+  public record Wanted(
       String display,
-      boolean live,
+      String who,
+      Targets what,
       int percent,
       int ceiling,
-      long secondsLeft,
-      long frames,
-      long unsent,
-      long packets,
-      double worstLateMillis,
-      Optional<String> ended) {
-    public boolean running() {
-      return ended.isEmpty();
+      int seconds,
+      Set<String> storage,
+      Set<String> armed) {
+    public Wanted {
+      Require.name("who", who);
+      Require.inRange("percent", percent, 0, 100);
+      Require.inRange("ceiling", ceiling, 0, 100);
+      Require.inRange("seconds", seconds, 1, USUAL_SECONDS);
+      storage = Set.copyOf(storage);
+      armed = Set.copyOf(armed);
     }
   }
 
-  /** Another is sending already. */
+  /** Another display is lit already, or none. */
   public static final class BusyException extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
-    BusyException(String display) {
-      super("Display %s is being lit; stop it first".formatted(display));
+    BusyException(String message) {
+      super(message);
     }
   }
 
-  private volatile OutputState now;
-  private volatile boolean stopped;
-  private Thread thread;
-  private long packets;
+  private final Displays displays;
+  private final OutputSetting setting;
+  private final Ground ground;
+  private final InstantSource clock = InstantSource.system();
+  private final List<Consumer<OutputState>> followers = new CopyOnWriteArrayList<>();
+  private Session session;
 
-  public Optional<OutputState> now() {
-    return Optional.ofNullable(now);
+  Output(Displays displays, OutputSetting setting, Ground ground) {
+    this.displays = displays;
+    this.setting = setting;
+    this.ground = ground;
+  }
+
+  /** Tells somebody how it goes, about once a second and when it ends. */
+  public void follow(Consumer<OutputState> follower) {
+    followers.add(follower);
+  }
+
+  private void tell(OutputState state) {
+    followers.forEach(follower -> follower.accept(state));
+  }
+
+  /** Starts the stand-ins of all displays, and tells each what is planned; live it does nothing. */
+  public void seatAll() {
+    if (!(ground instanceof StandInGround)) {
+      return;
+    }
+    for (DisplayStore.Listed one : displays.list()) {
+      try {
+        Facts facts = displays.get(one.id()).look().facts();
+        ground.prepare(one.id(), facts, FrameLayouts.of(facts));
+      } catch (IOException | RuntimeException e) {
+        LOG.warn("The stand-ins of {} did not start", one.name(), e);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        return;
+      }
+    }
+  }
+
+  public synchronized Optional<OutputState> now() {
+    return Optional.ofNullable(session).map(Session::state);
   }
 
   /**
-   * Begins to send.
+   * Lights something, beside what others light.
    *
-   * @throws BusyException while another is sending
+   * @throws BusyException while another display is lit
+   * @throws HeldException where another has a piece of it
+   * @throws NotArmedException where what is to be armed cannot be
    */
-  public synchronized OutputState start(String display, Facts facts, Wanted wanted) {
-    if (now != null && now.running()) {
-      throw new BusyException(now.display());
+  public synchronized OutputState light(Wanted wanted) throws InterruptedException {
+    if (session != null && session.running()) {
+      if (!session.display().equals(wanted.display())) {
+        throw new BusyException(
+            "Display %s is being lit; stop it first".formatted(session.display()));
+      }
+      session.addStorage(wanted.storage());
+      want(session, wanted);
+    } else {
+      Session begun = begin(wanted);
+      want(begun, wanted);
+      begun.start();
+      session = begun;
     }
-    stopped = false;
-    packets = 0;
-    now = told(display, wanted, wanted.seconds(), new Pace(0, 1), Optional.empty());
-    thread = new Thread(() -> run(display, facts, wanted), "output");
-    thread.setDaemon(true);
-    thread.start();
-    return now;
+    OutputState state = session.state();
+    tell(state);
+    return state;
   }
 
-  /** Stops whatever is sent: safe states and black, three times, then its end is told. */
-  public synchronized void stop() throws InterruptedException {
-    stopped = true;
-    if (thread != null) {
-      LockSupport.unpark(thread);
-      thread.join();
+  private static void want(Session session, Wanted wanted) throws InterruptedException {
+    session.arm(wanted.armed());
+    session.light(
+        wanted.who(), wanted.what(), wanted.percent(), wanted.ceiling(), wanted.seconds());
+  }
+
+  private Session begin(Wanted wanted) throws InterruptedException {
+    LiveDisplay live = displays.get(wanted.display());
+    Session begun =
+        new Session(
+            wanted.display(),
+            () -> displays.get(live.id()).look(),
+            ground,
+            Source.ofTtl(setting.groupTtl()),
+            clock,
+            this::tell);
+    try {
+      begun.prepare(wanted.storage());
+    } catch (IOException e) {
+      throw new UncheckedIOException("Nothing can be sent: " + e.getMessage(), e);
+    }
+    return begun;
+  }
+
+  /**
+   * A word of whoever holds something that moves; without another within a second it is let go.
+   *
+   * @param levels of its slots; none: it is let go
+   * @throws NotArmedException where it does not move
+   */
+  public void hold(String piece, byte[] levels, String who) throws InterruptedException {
+    Session running = running();
+    if (levels.length == 0) {
+      running.release(piece);
+    } else {
+      running.hold(piece, levels, who);
+    }
+  }
+
+  /** One of those who light something has done; what others light goes on. */
+  public void leave(String who) {
+    running().leave(who);
+  }
+
+  private synchronized Session running() {
+    if (session == null || !session.running()) {
+      throw new BusyException("Nothing is lit now; light something first");
+    }
+    return session;
+  }
+
+  /**
+   * Stops whatever is sent: safe states and black, three times, then its end is told.
+   *
+   * @param workLight that stays on for somebody on a ladder (percent); 0: black
+   */
+  public void stop(int workLight) throws InterruptedException {
+    Session stopping;
+    synchronized (this) {
+      stopping = session;
+    }
+    if (stopping != null && stopping.running()) {
+      stopping.stop(Math.min(workLight, USUAL_CEILING));
     }
   }
 
   @PreDestroy
   void end() throws InterruptedException {
-    stop();
-  }
-
-  private OutputState told(
-      String display, Wanted wanted, long left, Pace pace, Optional<String> ended) {
-    return new OutputState(
-        display,
-        false,
-        Math.min(wanted.percent(), wanted.ceiling()),
-        wanted.ceiling(),
-        left,
-        pace.sent(),
-        pace.unsent(),
-        packets,
-        pace.worstNanos() / 1e6,
-        ended);
-  }
-
-  private void run(String display, Facts facts, Wanted wanted) {
-    Map<String, FrameLayout> layouts = layouts(facts, wanted);
-    double rate = facts.plan().display().settings().framesPerSecond();
-    long begin = System.nanoTime();
-    Pace pace = new Pace(begin, rate);
-    Optional<String> ended = Optional.of("its time was over");
-    try (StandIns standIns = StandIns.start(Seats.of(facts), Clock.system());
-        FrameSender sender =
-            new FrameSender(layouts, new Routes(standIns.addresses(), FrameLayouts.of(facts)))) {
-      give(facts, standIns.addresses());
-      Map<String, Light> lights = lights(facts, layouts);
-      lights.forEach(
-          (controller, light) ->
-              light.white(sender.frame(controller), wanted.percent(), wanted.ceiling()));
-      long until = System.nanoTime() + (long) (wanted.seconds() * NANOS);
-      pace = new Pace(System.nanoTime(), rate);
-      while (!stopped && pace.due() < until) {
-        await(pace.due());
-        if (!stopped) {
-          pace.take(System.nanoTime());
-          sender.send(to -> packets++);
-          long left = Math.round((until - System.nanoTime()) / NANOS);
-          now = told(display, wanted, Math.max(0, left), pace, Optional.empty());
-        }
-      }
-      lights.forEach((controller, light) -> light.dark(sender.frame(controller)));
-      for (int i = 0; i < DARK_FRAMES; i++) {
-        sender.send(to -> packets++);
-      }
-      sender.terminate(to -> packets++);
-      if (stopped) {
-        ended = Optional.of("it was stopped");
-      }
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      ended = Optional.of("Hamper was closed");
-    } catch (IOException | RuntimeException e) {
-      ended = Optional.of("it failed: " + e.getMessage());
-    }
-    now = told(display, wanted, 0, pace, ended);
-  }
-
-  /** Until a moment, or until it is stopped. */
-  private void await(long due) {
-    long left = due - System.nanoTime();
-    while (left > 0 && !stopped) {
-      LockSupport.parkNanos(left);
-      left = due - System.nanoTime();
-    }
-  }
-
-  /** Only what the plan feeds live, and who was asked for by name. */
-  private static Map<String, FrameLayout> layouts(Facts facts, Wanted wanted) {
-    Map<String, FrameLayout> chosen = new LinkedHashMap<>();
-    Map<String, FrameLayout> all = FrameLayouts.of(facts);
-    for (ControllerFacts own : facts.controllers()) {
-      String id = own.controller().id();
-      boolean fed = !own.controller().sending().fromStorage() || wanted.storage().contains(id);
-      if (fed && Seats.isSentTo(facts, own.controller())) {
-        chosen.put(id, all.get(id));
-      }
-    }
-    return chosen;
-  }
-
-  private static Map<String, Light> lights(Facts facts, Map<String, FrameLayout> layouts) {
-    Map<String, Light> lights = new LinkedHashMap<>();
-    for (ControllerFacts own : facts.controllers()) {
-      FrameLayout layout = layouts.get(own.controller().id());
-      if (layout != null) {
-        lights.put(own.controller().id(), Light.of(facts, own, layout));
-      }
-    }
-    return lights;
-  }
-
-  private static void give(Facts facts, Map<String, String> addresses)
-      throws IOException, InterruptedException {
-    Door door = new Door();
-    for (Configuration one : facts.configurations()) {
-      String address = addresses.get(one.controller());
-      if (address != null) {
-        door.put(address, "configuration", ConfigurationFiles.bytes(ConfigurationFiles.json(one)));
-      }
-    }
+    stop(0);
   }
 }

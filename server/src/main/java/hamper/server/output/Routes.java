@@ -7,106 +7,123 @@ import hamper.send.FrameLayout;
 import hamper.wire.ArtNet;
 import hamper.wire.Ddp;
 import hamper.wire.E131;
+import java.net.Inet4Address;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.UnknownHostException;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
 /**
- * Where packets go: to stand-ins. Made once from a plan: what is for one address goes to the
- * stand-in of that controller, a group to each that listens to its universe, a broadcast to all.
- * Whatever address a plan gives a controller, nothing leaves for one outside 127.0.0.0/8.
+ * Where packets go; a sender sends to nothing but hops, and only {@link #hop} makes one. Made once
+ * from a plan.
  */
-public final class Routes {
-  private final Map<String, InetAddress> standIns = new LinkedHashMap<>();
+public abstract sealed class Routes permits StandInRoutes, LiveRoutes {
+  /** A way out: from an address of this computer to a receiver. */
+  public static final class Hop {
+    private final InetAddress from;
+    private final InetSocketAddress to;
+
+    private Hop(InetAddress from, InetSocketAddress to) {
+      this.from = from;
+      this.to = to;
+    }
+
+    InetAddress from() {
+      return from;
+    }
+
+    public InetSocketAddress to() {
+      return to;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+      return other instanceof Hop hop && hop.from.equals(from) && hop.to.equals(to);
+    }
+
+    @Override
+    public int hashCode() {
+      return to.hashCode();
+    }
+
+    @Override
+    public String toString() {
+      return from.getHostAddress() + " -> " + to;
+    }
+  }
+
   private final Map<String, FrameLayout> layouts;
 
-  /**
-   * @param addresses of the stand-ins, by the id of the controller that each stands in for
-   * @param layouts what each controller is sent, by its id
-   */
-  public Routes(Map<String, String> addresses, Map<String, FrameLayout> layouts) {
-    addresses.forEach((controller, address) -> standIns.put(controller, loopback(address)));
+  Routes(Map<String, FrameLayout> layouts) {
     this.layouts = Map.copyOf(layouts);
   }
+
+  /** Whether anything may be sent to an address at all. */
+  abstract boolean permits(InetAddress to);
 
   /**
    * The one place that decides it.
    *
-   * @param address four numbers; names are not looked up
-   * @throws IllegalArgumentException where it is not in 127.0.0.0/8
+   * @throws IllegalArgumentException where nothing may be sent there
    */
-  static InetAddress loopback(String address) {
-    boolean numbers = address.matches("127(\\.\\d{1,3}){3}");
-    try {
-      InetAddress found = numbers ? InetAddress.getByName(address) : null;
-      if (found != null && found.isLoopbackAddress()) {
-        return found;
-      }
-    } catch (UnknownHostException e) {
-      // told below
+  final Hop hop(InetAddress from, InetAddress to, Protocol protocol) {
+    if (!permits(to)) {
+      throw new IllegalArgumentException(
+          "address is \"%s\"; packets go to %s only".formatted(to.getHostAddress(), permitted()));
     }
-    throw new IllegalArgumentException(
-        "address is \"%s\"; packets go to 127.0.0.0/8 only".formatted(address));
+    return new Hop(from, new InetSocketAddress(to, portOf(protocol)));
   }
+
+  /** What {@link #permits} lets through, in words. */
+  abstract String permitted();
 
   /**
    * Who gets a packet.
    *
    * @param universe that it carries
    */
-  public List<InetSocketAddress> of(SendLine line, int universe) {
-    int port = port(line.protocol());
-    List<InetSocketAddress> to = new ArrayList<>();
-    standIns.forEach(
-        (controller, address) -> {
-          if (hears(controller, line, universe)) {
-            to.add(new InetSocketAddress(address, port));
-          }
-        });
-    return to;
-  }
+  public abstract List<Hop> of(SendLine line, int universe);
 
-  private boolean hears(String controller, SendLine line, int universe) {
-    return switch (line.transport()) {
-      case UNICAST -> line.controllerId().equals(controller) || hasAddressOf(controller, line);
-      case MULTICAST -> joined(controller, universe);
-      case BROADCAST -> true;
-    };
-  }
+  /**
+   * Who gets what synchronizes a controller's data.
+   *
+   * @param address of the synchronization on E1.31
+   */
+  public abstract List<Hop> synchronization(String controller, Protocol protocol, int address);
 
-  /** Two devices of one address, a fault of the plan, both get what is for it. */
-  private boolean hasAddressOf(String controller, SendLine line) {
-    return line.destinationKind() == SendLine.Kind.ADDRESS
-        && layouts.get(controller).lines().stream()
-            .anyMatch(
-                own ->
-                    own.destinationKind() == SendLine.Kind.ADDRESS
-                        && own.destination().equals(line.destination()));
+  /** Who hears which universes of E1.31 are sent. */
+  public abstract List<Hop> announcement();
+
+  /** The layout of a controller. */
+  final FrameLayout layoutOf(String controller) {
+    return layouts.get(controller);
   }
 
   /** Whether a controller has joined the group of a universe. */
-  private boolean joined(String controller, int universe) {
+  final boolean joined(String controller, int universe) {
     return layouts.get(controller).universes().stream()
         .anyMatch(one -> one.number() == universe && one.line().transport() == Transport.MULTICAST);
   }
 
-  /** Everybody, at the port of a protocol: for what is broadcast. */
-  public List<InetSocketAddress> everybody(Protocol protocol) {
-    return standIns.values().stream()
-        .map(address -> new InetSocketAddress(address, port(protocol)))
-        .toList();
+  /**
+   * An address in four numbers; names are not looked up.
+   *
+   * @throws IllegalArgumentException where it is none
+   */
+  static InetAddress numbers(String address) {
+    if (address.matches("\\d{1,3}(\\.\\d{1,3}){3}")) {
+      try {
+        return Inet4Address.getByName(address);
+      } catch (UnknownHostException e) {
+        // told below
+      }
+    }
+    throw new IllegalArgumentException(
+        "address is \"%s\"; it has four numbers, such as 198.51.100.11".formatted(address));
   }
 
-  /** A stand-in at the port of a protocol. */
-  public InetSocketAddress of(String controller, Protocol protocol) {
-    return new InetSocketAddress(standIns.get(controller), port(protocol));
-  }
-
-  private static int port(Protocol protocol) {
+  private static int portOf(Protocol protocol) {
     return switch (protocol) {
       case E131 -> E131.PORT;
       case ARTNET -> ArtNet.PORT;

@@ -55,7 +55,7 @@ final class Exchange {
    */
   void frame() throws IOException, InterruptedException {
     for (int i = 0; i < TRIES; i++) {
-      sender.send(this::left);
+      sender.sendAll(this::left);
       if (!awaitAll()) {
         continue;
       }

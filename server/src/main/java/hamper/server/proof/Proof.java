@@ -1,20 +1,23 @@
 package hamper.server.proof;
 
 import hamper.catalog.PortKind;
-import hamper.config.Configuration;
 import hamper.display.Controller;
+import hamper.display.Piece;
+import hamper.display.StripDecoder;
 import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
 import hamper.facts.RunFacts;
-import hamper.files.ConfigurationFiles;
 import hamper.send.FrameLayout;
 import hamper.send.FrameLayouts;
 import hamper.send.Meant;
 import hamper.send.MeantPort;
 import hamper.server.output.Door;
 import hamper.server.output.FrameSender;
+import hamper.server.output.Giving;
 import hamper.server.output.Routes;
 import hamper.server.output.Seats;
+import hamper.server.output.Source;
+import hamper.server.output.StandInRoutes;
 import hamper.standin.Clock;
 import hamper.standin.StandIns;
 import java.io.IOException;
@@ -34,6 +37,9 @@ import tools.jackson.databind.JsonNode;
  */
 public final class Proof {
   private static final int FULL = 255;
+
+  /** No source is lost while a frame is compared, however long that takes. */
+  private static final Clock STILL = () -> 0;
 
   /**
    * What tests do to a proof: with documents on their way, and with stand-ins before they are given
@@ -74,16 +80,18 @@ public final class Proof {
   private ProofReport run(IntConsumer progress) throws IOException, InterruptedException {
     long begin = System.nanoTime();
     lay();
-    try (StandIns standIns = StandIns.start(Seats.of(facts), Clock.system())) {
+    try (StandIns standIns = StandIns.start(Seats.of(facts), STILL)) {
       Door door = new Door();
       standIns
           .addresses()
           .forEach((controller, address) -> shown.get(controller).standsAt(address));
       seam.standing().accept(standIns.addresses());
+      Giving giving = new Giving(door, seam.onTheWay());
+      Map<String, Giving.Gift> gifts = Giving.all(facts);
       for (ShownController one : shown.values()) {
-        give(door, one);
+        one.refusedFor(giving.give(one.address(), gifts.get(one.id())));
       }
-      Exchange exchange = send(door, new Routes(standIns.addresses(), layouts), progress);
+      Exchange exchange = send(door, new StandInRoutes(standIns.addresses(), layouts), progress);
       return report(exchange, (System.nanoTime() - begin) / 1_000_000);
     }
   }
@@ -98,7 +106,9 @@ public final class Proof {
         FrameLayout layout = all.get(controller.id());
         layouts.put(controller.id(), layout);
         String model = facts.plan().modelOf(controller).title();
-        shown.put(controller.id(), new ShownController(controller, model, meant(own, layout)));
+        shown.put(
+            controller.id(),
+            new ShownController(controller, model, meant(own, layout), decoders(own, layout)));
       }
     }
   }
@@ -121,51 +131,29 @@ public final class Proof {
         .toList();
   }
 
-  private void give(Door door, ShownController one) throws IOException, InterruptedException {
-    Configuration configuration =
-        facts.configurations().stream()
-            .filter(each -> each.controller().equals(one.id()))
-            .findFirst()
-            .orElseThrow();
-    byte[] document =
-        seam.onTheWay().apply(ConfigurationFiles.bytes(ConfigurationFiles.json(configuration)));
-    String refused = wrongIdentity(door, one);
-    if (refused.isEmpty()) {
-      refused = door.put(one.address(), "configuration", document).refused();
+  /** What each strip decoder is meant to show, by the id of the piece: its slots of the line. */
+  private Map<String, MeantPort> decoders(ControllerFacts own, FrameLayout layout) {
+    Map<String, MeantPort> decoders = new LinkedHashMap<>();
+    for (RunFacts run : own.runs()) {
+      if (run.port().kind() == PortKind.DMX && !run.placements().isEmpty()) {
+        MeantPort line = Meant.of(facts.plan(), own.controller(), run, layout);
+        for (int p = 0; p < run.placements().size(); p++) {
+          Piece piece = run.run().legs().get(run.placements().get(p).leg()).at().piece();
+          if (piece instanceof StripDecoder) {
+            decoders.put(piece.id(), line.part(p, StripDecoder.CHANNELS_PER_PIXEL));
+          }
+        }
+      }
     }
-    if (refused.isEmpty()) {
-      JsonNode back = door.get(one.address(), "configuration").body();
-      refused =
-          back.get("told").equals(Door.JSON.readTree(document).get("told"))
-              ? ""
-              : "what it says that it was told is not what it was told";
-    }
-    one.refusedFor(refused);
-  }
-
-  /** Nothing is given to a device that says that it is another. */
-  private String wrongIdentity(Door door, ShownController one)
-      throws IOException, InterruptedException {
-    Door.Answer answer = door.get(one.address(), "identity");
-    if (!answer.refused().isEmpty()) {
-      return answer.refused();
-    }
-    String model = answer.body().path("model").asString("");
-    String planned = facts.plan().existingController(one.id()).model();
-    String address = answer.body().path("address").asString("");
-    if (!model.equals(planned)) {
-      return "it says that it is a %s, planned is a %s".formatted(model, planned);
-    }
-    return address.equals(one.address())
-        ? ""
-        : "it says that its address is %s, it answers at %s".formatted(address, one.address());
+    return decoders;
   }
 
   private Exchange send(Door door, Routes routes, IntConsumer progress)
       throws IOException, InterruptedException {
     Numbers numbers = new Numbers(layouts);
     List<Numbers.Level> rounds = rounds(numbers.bits());
-    try (FrameSender sender = new FrameSender(layouts, routes)) {
+    try (Source source = Source.create()) {
+      FrameSender sender = new FrameSender(source, layouts, routes);
       Exchange exchange = new Exchange(door, sender);
       for (int i = 0; i < rounds.size(); i++) {
         for (String controller : layouts.keySet()) {

@@ -14,6 +14,9 @@ import tools.jackson.databind.JsonNode;
 
 /** What a controller is meant to show beside what its stand-in says that it shows. */
 final class ShownController {
+  /** What stands before the id of a strip decoder. */
+  private static final String DECODER = "decoder ";
+
   private final Controller controller;
   private final String model;
   private final Map<String, MeantPort> meant = new HashMap<>();
@@ -23,10 +26,15 @@ final class ShownController {
   private String address = "";
   private String refused = "";
 
-  ShownController(Controller controller, String model, List<MeantPort> ports) {
+  /**
+   * @param decoders what strip decoders on its lines are meant to show, by the id of the piece
+   */
+  ShownController(
+      Controller controller, String model, List<MeantPort> ports, Map<String, MeantPort> decoders) {
     this.controller = controller;
     this.model = model;
     ports.forEach(port -> meant.put(named(port), port));
+    decoders.forEach((piece, own) -> meant.put(DECODER + piece, own));
     pixels = ports.stream().mapToLong(port -> port.places().length / port.width()).sum();
   }
 
@@ -51,8 +59,9 @@ final class ShownController {
     refused = why;
   }
 
+  /** The first of its wrong pixels; none where all are wrong for one reason. */
   List<ProofReport.WrongPixel> examples() {
-    return examples;
+    return refused.isEmpty() ? examples : List.of();
   }
 
   /**
@@ -64,6 +73,11 @@ final class ShownController {
     for (JsonNode port : state.path("ports")) {
       shown.put(
           port.get("port").asString(), Base64.getDecoder().decode(port.get("shown").asString()));
+    }
+    for (JsonNode unit : state.path("units")) {
+      shown.put(
+          DECODER + unit.get("piece").asString(),
+          Base64.getDecoder().decode(unit.get("shown").asString()));
     }
     meant.forEach(
         (name, port) -> compare(name, port, shown.getOrDefault(name, new byte[0]), frame, plan));
@@ -91,11 +105,18 @@ final class ShownController {
         mark(
             name,
             pixel,
-            plan.written(port.port()),
+            written(name, port, plan),
             levels(width, pixel, at -> meantAt(port, frame, at)),
             levels(width, pixel, at -> shownAt(bytes, at)));
       }
     }
+  }
+
+  private static String written(String name, MeantPort port, Plan plan) {
+    String at = plan.written(port.port());
+    return name.startsWith(DECODER)
+        ? at + " " + plan.existingPiece(name.substring(DECODER.length())).title()
+        : at;
   }
 
   private static List<Integer> levels(int width, int pixel, IntUnaryOperator level) {

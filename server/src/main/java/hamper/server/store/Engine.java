@@ -76,6 +76,11 @@ public final class Engine implements AutoCloseable {
     return folder;
   }
 
+  /** The data folder. */
+  public Path path() {
+    return folder.path();
+  }
+
   /** Connections to whatever database is open at the time. */
   DataSource source() {
     return source;

@@ -3,6 +3,8 @@ package hamper.server.output;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import hamper.address.IpAddress;
+import hamper.address.Protocol;
 import hamper.config.SendLine;
 import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
@@ -15,6 +17,9 @@ import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -29,19 +34,22 @@ class RoutesTest {
 
   private static void staysHere(Facts facts) {
     Map<String, FrameLayout> layouts = FrameLayouts.of(facts);
-    Routes routes = new Routes(standIns(layouts), layouts);
+    Routes routes = new StandInRoutes(standIns(layouts), layouts);
+    assertThat(routes.announcement()).allMatch(RoutesTest::isHere);
     for (FrameLayout layout : layouts.values()) {
       for (SendLine line : layout.lines()) {
         for (int u = 0; u <= line.universes(); u++) {
           int universe = line.firstUniverse().orElse(0) + u;
           assertThat(routes.of(line, universe)).allMatch(RoutesTest::isHere);
         }
-        assertThat(routes.everybody(line.protocol())).allMatch(RoutesTest::isHere);
+        assertThat(routes.synchronization(line.controllerId(), line.protocol(), 7))
+            .allMatch(RoutesTest::isHere);
       }
     }
   }
 
-  private static boolean isHere(InetSocketAddress to) {
+  private static boolean isHere(Routes.Hop hop) {
+    InetSocketAddress to = hop.to();
     return to.getAddress().isLoopbackAddress() && to.getAddress().getAddress()[0] == 127;
   }
 
@@ -111,20 +119,122 @@ class RoutesTest {
         ""
       })
   void aStandInStandsOnALoopbackAddressInFourNumbers(String address) {
-    assertThatThrownBy(() -> Routes.loopback(address))
-        .isInstanceOf(IllegalArgumentException.class)
-        .hasMessageContaining("127.0.0.0/8");
+    assertThatThrownBy(() -> new StandInRoutes(Map.of("k", address), Map.of()))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  private static final MachineAdapter YARD =
+      new MachineAdapter("eth7", new IpAddress("198.51.100.1"), 24, true, false);
+
+  /** Random displays are all in this subnet. */
+  private static final MachineAdapter RANDOM =
+      new MachineAdapter("eth9", new IpAddress("10.0.0.254"), 24, true, false);
+
+  private static final List<MachineAdapter> ADAPTERS =
+      List.of(
+          YARD,
+          RANDOM,
+          new MachineAdapter("lo", new IpAddress("127.0.0.1"), 8, true, true),
+          new MachineAdapter("eth8", new IpAddress("203.0.113.1"), 24, false, false));
+
+  private static LiveRoutes live(Facts facts, Optional<String> chosen) {
+    Map<String, FrameLayout> layouts = FrameLayouts.of(facts);
+    return new LiveRoutes(facts.plan().display(), layouts, ADAPTERS, chosen);
+  }
+
+  /** All that a plan's packets go to, live. */
+  private static Set<String> liveOf(Facts facts) {
+    LiveRoutes routes = live(facts, Optional.empty());
+    Set<String> to = new TreeSet<>();
+    for (FrameLayout layout : FrameLayouts.of(facts).values()) {
+      for (SendLine line : layout.lines()) {
+        for (int u = 0; u < Math.max(1, line.universes()); u++) {
+          routes
+              .of(line, line.firstUniverse().orElse(0) + u)
+              .forEach(hop -> to.add(hop.to().getAddress().getHostAddress()));
+        }
+        line.synchronization()
+            .ifPresent(
+                address ->
+                    routes
+                        .synchronization(line.controllerId(), line.protocol(), address)
+                        .forEach(hop -> to.add(hop.to().getAddress().getHostAddress())));
+      }
+    }
+    return to;
+  }
+
+  @Test
+  void liveOnlyAddressesOfThePlanAreSentToByAnAdapterThatReachesThem() {
+    assertThat(liveOf(plan("198.51.100.9", "E131", "UNICAST", ""))).containsExactly("198.51.100.9");
+    assertThat(liveOf(plan("198.51.100.9", "E131", "MULTICAST", "")))
+        .containsExactly("239.255.0.1");
+    for (String nowhere :
+        List.of(
+            "8.8.8.8",
+            "127.0.0.1",
+            "0.0.0.0",
+            "255.255.255.255",
+            "198.51.100.0",
+            "198.51.100.255",
+            "198.51.100.1",
+            "239.255.0.1",
+            "203.0.113.9")) {
+      Facts facts = plan(nowhere, "E131", "UNICAST", "");
+      assertThat(liveOf(facts)).as(nowhere).isEmpty();
+      assertThat(live(facts, Optional.empty()).leftOut().get("k"))
+          .contains("no adapter of this computer is in the subnet of " + nowhere);
+    }
+    Facts named = plan("", "DDP", "UNICAST", "localhost");
+    assertThat(liveOf(named)).isEmpty();
+    assertThat(live(named, Optional.empty()).leftOut().get("k")).contains("a name");
+    assertThat(live(plan("198.51.100.9", "E131", "UNICAST", ""), Optional.of("eth8")).leftOut())
+        .as("another adapter was chosen")
+        .containsKey("k");
+  }
+
+  @Test
+  void liveRandomDisplaysSendToTheirOwnAddressesTheirGroupsAndTheirSubnetOnly() {
+    int sent = 0;
+    for (long seed = 1; seed <= 200; seed++) {
+      Facts facts = Facts.of(RandomYards.of(CatalogueFiles.shipped(), seed));
+      Set<String> own = new TreeSet<>();
+      facts
+          .plan()
+          .display()
+          .controllers()
+          .forEach(
+              one -> one.address().filter(RANDOM::reaches).ifPresent(at -> own.add(at.text())));
+      for (String to : liveOf(facts)) {
+        sent++;
+        assertThat(own.contains(to) || to.startsWith("239.255.") || to.equals("10.0.0.255"))
+            .as("seed %d: %s", seed, to)
+            .isTrue();
+      }
+    }
+    assertThat(sent).isGreaterThan(200);
+  }
+
+  @Test
+  void nothingButAWayThatWasDecidedCanBeMade() {
+    Facts facts = plan("198.51.100.9", "E131", "UNICAST", "");
+    LiveRoutes routes = live(facts, Optional.empty());
+    assertThatThrownBy(
+            () ->
+                routes.hop(
+                    Routes.numbers("198.51.100.1"), Routes.numbers("198.51.100.10"), Protocol.E131))
+        .hasMessageContaining("addresses of the plan only");
   }
 
   @Test
   void aGroupGoesToThoseWhoListenAndABroadcastToAll() {
     Facts facts = Facts.of(RandomYards.of(CatalogueFiles.shipped(), 1));
     Map<String, FrameLayout> layouts = FrameLayouts.of(facts);
-    Routes routes = new Routes(standIns(layouts), layouts);
+    Routes routes = new StandInRoutes(standIns(layouts), layouts);
     for (FrameLayout layout : layouts.values()) {
       for (SendLine line : layout.lines()) {
         int universe = line.firstUniverse().orElse(0);
-        List<InetSocketAddress> to = routes.of(line, universe);
+        List<Routes.Hop> to = routes.of(line, universe);
         switch (line.transport()) {
           case BROADCAST -> assertThat(to).hasSize(layouts.size());
           case UNICAST -> assertThat(to).isNotEmpty();

@@ -1,0 +1,57 @@
+package hamper.server.output;
+
+import hamper.facts.ControllerFacts;
+import hamper.facts.Facts;
+import hamper.send.FrameLayout;
+import hamper.send.FrameLayouts;
+import hamper.send.Lights;
+import java.io.IOException;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * A version of a display, laid out to be sent.
+ *
+ * @param leftOut why controllers are sent nothing or not as planned, by id
+ */
+record Laid(
+    int version,
+    Facts facts,
+    Lights lights,
+    FrameSender sender,
+    Set<String> readBack,
+    Map<String, String> leftOut) {
+
+  /**
+   * @param storage ids of controllers that play their own storage and are sent to all the same
+   */
+  static Laid out(
+      String display, int version, Facts facts, Set<String> storage, Ground ground, Source source)
+      throws IOException, InterruptedException {
+    Map<String, FrameLayout> layouts = layouts(facts, storage);
+    Ground.Prepared prepared = ground.prepare(display, facts, layouts);
+    FrameSender sender = new FrameSender(source, layouts, prepared.routes());
+    return new Laid(
+        version, facts, Lights.of(facts, layouts), sender, prepared.readBack(), prepared.leftOut());
+  }
+
+  /** The same, to be laid out anew though its plan has not changed. */
+  Laid stale() {
+    return new Laid(-1, facts, lights, sender, readBack, leftOut);
+  }
+
+  /** Only what the plan feeds live, and who was asked for by name. */
+  private static Map<String, FrameLayout> layouts(Facts facts, Set<String> storage) {
+    Map<String, FrameLayout> chosen = new LinkedHashMap<>();
+    Map<String, FrameLayout> all = FrameLayouts.of(facts);
+    for (ControllerFacts own : facts.controllers()) {
+      String id = own.controller().id();
+      boolean fed = !own.controller().sending().fromStorage() || storage.contains(id);
+      if (fed && Seats.isSentTo(facts, own.controller())) {
+        chosen.put(id, all.get(id));
+      }
+    }
+    return chosen;
+  }
+}

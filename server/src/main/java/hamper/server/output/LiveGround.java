@@ -1,0 +1,40 @@
+package hamper.server.output;
+
+import hamper.facts.Facts;
+import hamper.send.FrameLayout;
+import java.io.IOException;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** The devices of the yard, on the plan's own addresses. */
+public final class LiveGround implements Ground {
+  private final Optional<String> adapter;
+
+  /**
+   * @param adapter the name of the only one that is used; empty: whichever fits
+   */
+  public LiveGround(Optional<String> adapter) {
+    this.adapter = adapter;
+  }
+
+  @Override
+  public boolean live() {
+    return true;
+  }
+
+  @Override
+  public Prepared prepare(String display, Facts facts, Map<String, FrameLayout> layouts)
+      throws IOException {
+    LiveRoutes routes =
+        new LiveRoutes(facts.plan().display(), layouts, MachineAdapter.all(), adapter);
+    // nobody has asked the devices what they were told: 100 % is assumed of each
+    return new Prepared(routes, Set.of(), routes.leftOut());
+  }
+
+  /** Most devices cannot be asked who sends to them. */
+  @Override
+  public Optional<String> otherSource(String display, String controller, Set<String> own) {
+    return Optional.empty();
+  }
+}

@@ -1,0 +1,153 @@
+package hamper.standin;
+
+import com.sun.net.httpserver.HttpExchange;
+import com.sun.net.httpserver.HttpServer;
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * The stand-ins of several displays in a process of their own, with a door at which they are
+ * seated. It leaves word of itself in a file, and ends when that is gone, when it is told to, or
+ * when nobody has asked for a day.
+ */
+public final class Yard implements AutoCloseable {
+  /** What a door says that it is. */
+  public static final String FORMAT = "hamper-yard";
+
+  private static final int MOST_BYTES = 8 << 20;
+  private static final long LOOK_MILLIS = 1_000;
+  private static final long IDLE_NANOS = TimeUnit.DAYS.toNanos(1);
+
+  private final Path word;
+  private final HttpServer server;
+  private final Map<String, StandIns> displays = new HashMap<>();
+  private final CountDownLatch end = new CountDownLatch(1);
+  private volatile long asked = System.nanoTime();
+
+  private Yard(Path word) throws IOException {
+    this.word = word;
+    server = HttpServer.create(new InetSocketAddress(InetAddress.getByName("127.0.0.1"), 0), 0);
+    server.setExecutor(
+        Executors.newSingleThreadExecutor(
+            work -> {
+              Thread thread = new Thread(work, "yard");
+              thread.setDaemon(true);
+              return thread;
+            }));
+    server.createContext("/", this::answer);
+    server.start();
+  }
+
+  /**
+   * Opens the door, and leaves word of it.
+   *
+   * @param word the file: pid and address of the door
+   */
+  public static Yard open(Path word) throws IOException {
+    Yard yard = new Yard(word);
+    ObjectNode root =
+        Device.JSON
+            .createObjectNode()
+            .put("format", FORMAT)
+            .put("pid", ProcessHandle.current().pid())
+            .put("door", "127.0.0.1:" + yard.server.getAddress().getPort());
+    Path beside = word.resolveSibling(word.getFileName() + ".new");
+    Files.writeString(beside, root.toString());
+    Files.move(beside, word, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+    return yard;
+  }
+
+  /** Waits until there is nothing left to do. */
+  public void await() throws InterruptedException {
+    while (!end.await(LOOK_MILLIS, TimeUnit.MILLISECONDS)) {
+      if (!isOurs() || System.nanoTime() - asked > IDLE_NANOS) {
+        return;
+      }
+    }
+  }
+
+  /** Whether the word is still there, and of this process. */
+  private boolean isOurs() {
+    try {
+      JsonNode root = Device.JSON.readTree(Files.readString(word));
+      return root.path("pid").asLong(0) == ProcessHandle.current().pid();
+    } catch (IOException | RuntimeException e) {
+      return false;
+    }
+  }
+
+  private void answer(HttpExchange exchange) throws IOException {
+    try (exchange) {
+      asked = System.nanoTime();
+      String what = exchange.getRequestMethod() + " " + exchange.getRequestURI().getPath();
+      if (exchange.getRequestHeaders().containsKey("Origin")) {
+        send(exchange, 403, refused("no pages of a browser"));
+      } else if (what.equals("GET /")) {
+        send(exchange, 200, Device.JSON.createObjectNode().put("format", FORMAT));
+      } else if (what.startsWith("PUT /seats/")) {
+        seat(exchange, what.substring("PUT /seats/".length()));
+      } else if (what.equals("DELETE /")) {
+        send(exchange, 200, Device.JSON.createObjectNode());
+        end.countDown();
+      } else {
+        send(exchange, 404, refused(what + " is not known here"));
+      }
+    }
+  }
+
+  private static ObjectNode refused(String why) {
+    return Device.JSON.createObjectNode().put("refused", why);
+  }
+
+  private void seat(HttpExchange exchange, String display) throws IOException {
+    try (InputStream in = exchange.getRequestBody()) {
+      List<Seat> seats = new ArrayList<>();
+      for (JsonNode one : Device.JSON.readTree(in.readNBytes(MOST_BYTES))) {
+        seats.add(new Seat(one.get("controller").asString(), one.get("model")));
+      }
+      StandIns standIns = displays.get(display);
+      if (standIns == null) {
+        standIns = StandIns.start(seats, Clock.system());
+        displays.put(display, standIns);
+      } else {
+        standIns.seat(seats);
+      }
+      ObjectNode root = Device.JSON.createObjectNode();
+      standIns.addresses().forEach(root::put);
+      send(exchange, 200, root);
+    } catch (IOException | RuntimeException e) {
+      send(exchange, 500, refused(e.getMessage()));
+    }
+  }
+
+  private static void send(HttpExchange exchange, int status, JsonNode body) throws IOException {
+    byte[] bytes = body.toString().getBytes(StandardCharsets.UTF_8);
+    exchange.getResponseHeaders().set("Content-Type", "application/json");
+    exchange.sendResponseHeaders(status, bytes.length);
+    exchange.getResponseBody().write(bytes);
+  }
+
+  @Override
+  public void close() throws IOException {
+    if (isOurs()) {
+      Files.deleteIfExists(word);
+    }
+    server.stop(0);
+    displays.values().forEach(StandIns::close);
+  }
+}
