@@ -7,6 +7,7 @@ import FindingsPanel from './shell/FindingsPanel.vue'
 import KeysSheet from './shell/KeysSheet.vue'
 import ProblemDialog from './shell/ProblemDialog.vue'
 import SaidLine from './shell/SaidLine.vue'
+import LitStrip from './shell/LitStrip.vue'
 import TopBar from './shell/TopBar.vue'
 import { useDisplay } from './state/display'
 import { useShell } from './state/shell'
@@ -45,6 +46,7 @@ provide(TELL, (text) => (display.said = { text, canUndo: false }))
       <AppRail />
       <div class="main">
         <TopBar />
+        <LitStrip />
         <div class="working">
           <v-progress-linear
             v-if="slow"

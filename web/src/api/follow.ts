@@ -1,9 +1,10 @@
-import type { Delta } from './types'
+import type { Delta, OutputState } from './types'
 
-/** What a stream tells: versions of all displays when it begins, then each step. */
+/** What a stream tells: versions of all displays when it begins, each step, how sending goes. */
 export type News =
   | { type: 'hello'; versions: Record<string, number> }
   | { type: 'delta'; display: string; delta: Delta }
+  | { type: 'output'; output: OutputState }
   | { type: 'lost' }
 
 /** How long until the next attempt where the server does not take the stream (ms). */
@@ -34,6 +35,7 @@ function stream(tell: (news: News) => void) {
     events.addEventListener(name, (event) => tell(news((event as MessageEvent).data)))
   on('hello', (data) => ({ type: 'hello', ...JSON.parse(data) }))
   on('delta', (data) => ({ type: 'delta', ...JSON.parse(data) }))
+  on('output', (data) => ({ type: 'output', output: JSON.parse(data) }))
   on('lost', () => ({ type: 'lost' }))
   events.addEventListener('error', () => {
     // after a break a browser asks again by itself, but not after a refusal

@@ -15,6 +15,7 @@ import { useDisplay } from '../state/display'
 import { useShell } from '../state/shell'
 import DisplayFileInput from './DisplayFileInput.vue'
 import FinderBox from './FinderBox.vue'
+import LiveSign from './LiveSign.vue'
 import NewDisplay from './NewDisplay.vue'
 
 const display = useDisplay()
@@ -143,6 +144,7 @@ async function settle() {
         </template>
       </v-btn>
     </template>
+    <LiveSign class="ground" />
     <v-btn
       :icon="mdiThemeLightDark"
       size="small"
@@ -257,7 +259,8 @@ async function settle() {
     padding: 2px 6px 6px;
   }
   .finder,
-  .pill {
+  .pill,
+  .ground {
     order: 2;
   }
   .finder {

@@ -15,6 +15,7 @@ import type {
   LaneView,
   LegView,
   Listed,
+  OutputState,
   PieceView,
   PortRef,
   PixelType,
@@ -45,6 +46,8 @@ export const useDisplay = defineStore('display', () => {
   const list = ref<Listed[]>([])
   const view = shallowRef<DisplayView>()
   const said = ref<Said>()
+  /** How sending goes, as last heard. */
+  const output = shallowRef<OutputState>()
   const problem = shallowRef<Problem>()
   const busy = ref(0)
   /** Whether it is known which displays there are. */
@@ -180,6 +183,8 @@ export const useDisplay = defineStore('display', () => {
       if (news.display === now?.id) {
         take(news.delta)
       }
+    } else if (news.type === 'output') {
+      output.value = news.output
     } else if (now && (news.type === 'lost' || news.versions[now.id] !== now.version)) {
       // after a break the stream has a gap: look at everything again
       void refresh(now.id)
@@ -308,6 +313,7 @@ export const useDisplay = defineStore('display', () => {
   }
 
   return {
+    output,
     list,
     view,
     said,

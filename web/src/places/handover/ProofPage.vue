@@ -52,6 +52,14 @@ const stale = computed(() => !!report.value && run.value!.version !== display.vi
 const refused = computed(() => report.value?.controllers.filter((one) => one.refused) ?? [])
 const passed = computed(() => report.value?.wrong === 0 && refused.value.length === 0)
 
+/** Pixels of controllers that took what they are told, and show something else. */
+const wrongElsewhere = computed(
+  () =>
+    report.value?.controllers
+      .filter((one) => !one.refused)
+      .reduce((sum, one) => sum + one.wrong, 0) ?? 0,
+)
+
 /** Levels as they would be read off a meter; of a pixel that is not there, nothing. */
 const levels = (all: number[]) => (all.every((level) => level < 0) ? 'nothing' : all.join(' '))
 function show(written: string) {
@@ -94,12 +102,12 @@ function show(written: string) {
           >✓ {{ counted(report.pixels, 'pixel') }} of
           {{ counted(report.controllers.length, 'controller') }} show what was meant.</strong
         >
-        <strong v-else-if="report.wrong"
-          >▲ {{ counted(report.wrong, 'pixel') }} of {{ report.pixels.toLocaleString('en') }} show
+        <strong v-if="refused.length"
+          >▲ {{ counted(refused.length, 'controller') }} did not take what it is told.
+        </strong>
+        <strong v-if="wrongElsewhere"
+          >▲ {{ counted(wrongElsewhere, 'pixel') }} of {{ report.pixels.toLocaleString('en') }} show
           something else than was meant.</strong
-        >
-        <strong v-else
-          >▲ {{ counted(refused.length, 'controller') }} did not take what it is told.</strong
         >
         <span v-if="stale" class="stale">The plan has changed since.</span>
       </p>
