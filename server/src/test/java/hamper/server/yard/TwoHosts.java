@@ -1,0 +1,120 @@
+package hamper.server.yard;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+
+/**
+ * Two hosts of the test's own, in network namespaces joined by a cable; nothing else is on it, and
+ * nothing of it is left behind.
+ */
+final class TwoHosts implements AutoCloseable {
+  /** Network of the cable: one that is for documentation. */
+  static final String DESK = "198.51.100.1";
+
+  private final String desk;
+  private final String yard;
+
+  private TwoHosts(String name) {
+    desk = name + "d";
+    yard = name + "y";
+  }
+
+  /**
+   * @param devices addresses of the yard's devices
+   * @throws IOException where this machine lets nobody make namespaces, with the reason
+   */
+  static TwoHosts joined(List<String> devices) throws IOException {
+    TwoHosts hosts = new TwoHosts("hp" + ProcessHandle.current().pid() % 100_000);
+    try {
+      run("ip", "netns", "add", hosts.desk);
+      run("ip", "netns", "add", hosts.yard);
+      run("ip", "link", "add", hosts.desk, "type", "veth", "peer", "name", hosts.yard);
+      hosts.plug(hosts.desk, List.of(DESK));
+      hosts.plug(hosts.yard, devices);
+      return hosts;
+    } catch (IOException e) {
+      hosts.close();
+      throw e;
+    }
+  }
+
+  private void plug(String host, List<String> addresses) throws IOException {
+    run("ip", "link", "set", host, "netns", host);
+    in(host, "ip", "link", "set", "lo", "up");
+    in(host, "ip", "link", "set", host, "up");
+    for (String address : addresses) {
+      in(host, "ip", "addr", "add", address + "/24", "brd", "+", "dev", host);
+    }
+  }
+
+  private static void in(String host, String... command) throws IOException {
+    List<String> all = new ArrayList<>(List.of("ip", "netns", "exec", host));
+    all.addAll(List.of(command));
+    run(all.toArray(String[]::new));
+  }
+
+  private static void run(String... command) throws IOException {
+    Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+    String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    try {
+      if (!process.waitFor(20, TimeUnit.SECONDS) || process.exitValue() != 0) {
+        throw new IOException(String.join(" ", command) + ": " + said.strip());
+      }
+    } catch (InterruptedException e) {
+      throw new IOException(e);
+    }
+  }
+
+  /** The name of the yard's only adapter. */
+  String yardAdapter() {
+    return yard;
+  }
+
+  String deskAdapter() {
+    return desk;
+  }
+
+  /** Starts a program on the host where Hamper runs. */
+  HostProcess onDesk(List<String> command) throws IOException {
+    return on(desk, command);
+  }
+
+  /** Starts a program on the host that has the devices' addresses. */
+  HostProcess inYard(List<String> command) throws IOException {
+    return on(yard, command);
+  }
+
+  private static HostProcess on(String host, List<String> command) throws IOException {
+    List<String> all = new ArrayList<>(List.of("ip", "netns", "exec", host));
+    all.addAll(command);
+    return new HostProcess(new ProcessBuilder(all).redirectErrorStream(true).start());
+  }
+
+  /** A class of the tests as a program. */
+  static List<String> java(Class<?> program, String... arguments) {
+    List<String> command = new ArrayList<>();
+    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+    command.add("-XX:TieredStopAtLevel=1");
+    command.add("-cp");
+    command.add(
+        System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")));
+    command.add(program.getName());
+    command.addAll(List.of(arguments));
+    return command;
+  }
+
+  @Override
+  public void close() {
+    for (String host : List.of(desk, yard)) {
+      try {
+        run("ip", "netns", "del", host);
+      } catch (IOException e) {
+        // it was not made
+      }
+    }
+  }
+}

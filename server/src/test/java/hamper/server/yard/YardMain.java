@@ -1,0 +1,63 @@
+package hamper.server.yard;
+
+import hamper.facts.Facts;
+import hamper.files.CatalogueFiles;
+import hamper.files.DisplayFile;
+import hamper.server.output.Door;
+import hamper.server.output.Giving;
+import hamper.server.output.Seats;
+import hamper.standin.Clock;
+import hamper.standin.StandIns;
+import java.io.BufferedReader;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Devices on the plan's own addresses, each given its configuration; says on each word what they
+ * show and have counted.
+ */
+public final class YardMain {
+  private YardMain() {}
+
+  /**
+   * @param args the display file
+   */
+  public static void main(String[] args) throws Exception {
+    byte[] file = Files.readAllBytes(Path.of(args[0]));
+    Facts facts = Facts.of(DisplayFile.read(file, CatalogueFiles.shipped()));
+    Map<String, String> addresses = new HashMap<>();
+    facts
+        .plan()
+        .display()
+        .controllers()
+        .forEach(one -> one.address().ifPresent(at -> addresses.put(one.id(), at.text())));
+    try (StandIns devices = StandIns.startOn(Seats.of(facts), addresses, Clock.system())) {
+      Door door = new Door();
+      Giving giving = new Giving(door, UnaryOperator.identity());
+      for (var gift : Giving.all(facts).entrySet()) {
+        String refused = giving.give(addresses.get(gift.getKey()), gift.getValue());
+        if (!refused.isEmpty()) {
+          throw new IllegalStateException(gift.getKey() + ": " + refused);
+        }
+      }
+      System.out.println("given");
+      BufferedReader words =
+          new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
+      while (words.readLine() != null) {
+        ObjectNode all = Door.JSON.createObjectNode();
+        for (var one : devices.addresses().entrySet()) {
+          ObjectNode device = all.putObject(one.getKey());
+          device.set("state", door.get(one.getValue(), "state").body());
+          device.set("counters", door.get(one.getValue(), "counters").body());
+        }
+        System.out.println("devices " + all);
+      }
+    }
+  }
+}
