@@ -2,6 +2,8 @@ package hamper.facts;
 
 import hamper.display.HungRun;
 import hamper.display.PortRef;
+import hamper.display.Supply;
+import hamper.load.FeedLoad;
 import hamper.load.PortLoad;
 import hamper.load.RunPower;
 import hamper.resolve.Placement;
@@ -19,5 +21,10 @@ public record RunFacts(
     HungRun run, List<Placement> placements, Optional<PortLoad> load, Optional<RunPower> power) {
   public PortRef port() {
     return run.port();
+  }
+
+  /** The id of the supply behind its plug, where anybody said which. */
+  public Optional<String> supply() {
+    return power.flatMap(RunPower::ownFeed).flatMap(FeedLoad::supply).map(Supply::id);
   }
 }

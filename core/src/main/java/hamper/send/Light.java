@@ -5,12 +5,9 @@ import hamper.display.Circuit;
 import hamper.display.HungLeg;
 import hamper.display.Piece;
 import hamper.display.StripDecoder;
-import hamper.display.Supply;
 import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
 import hamper.facts.RunFacts;
-import hamper.load.FeedLoad;
-import hamper.load.RunPower;
 import hamper.resolve.Placement;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -74,12 +71,7 @@ public final class Light {
     MeantPort meant = Meant.of(facts.plan(), own.controller(), run, layout);
     PortKind kind = run.port().kind();
     boolean pixels = kind == PortKind.PIXEL || kind == PortKind.PANEL;
-    String supply =
-        run.power()
-            .flatMap(RunPower::ownFeed)
-            .flatMap(FeedLoad::supply)
-            .map(Supply::id)
-            .orElse(own.controller().id());
+    String supply = run.supply().orElse(own.controller().id());
     int at = 0;
     for (int p = 0; p < run.placements().size(); p++) {
       Placement placement = run.placements().get(p);

@@ -12,7 +12,6 @@ import java.io.IOException;
 import java.net.InetSocketAddress;
 import java.nio.ByteBuffer;
 import java.nio.channels.ClosedChannelException;
-import java.nio.channels.DatagramChannel;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -32,12 +31,14 @@ public final class FrameSender {
   /** Ahead of its time by less than this nothing waits (ns): the system's own clock is no finer. */
   private static final long SOON_NANOS = 200_000;
 
-  /** A way out with its socket. */
-  private record Exit(DatagramChannel channel, InetSocketAddress to) {}
-
   /** A packet of a controller's frame, and who gets it. */
   private record Post(
-      String key, byte[] frame, Packets packets, int index, ByteBuffer bytes, List<Exit> exits) {
+      String key,
+      byte[] frame,
+      Packets packets,
+      int index,
+      ByteBuffer bytes,
+      List<Sockets.Exit> exits) {
     boolean differs() {
       return packets.differs(index, frame);
     }
@@ -59,7 +60,7 @@ public final class FrameSender {
     final int address;
     final Protocol protocol;
     final Set<Routes.Hop> hops = new LinkedHashSet<>();
-    final List<Exit> exits = new ArrayList<>();
+    final List<Sockets.Exit> exits = new ArrayList<>();
     boolean due;
 
     Synchronization(Protocol protocol, int address) {
@@ -72,7 +73,7 @@ public final class FrameSender {
   private final Map<String, byte[]> frames = new LinkedHashMap<>();
   private final List<Unit> units = new ArrayList<>();
   private final List<Synchronization> synchronizations = new ArrayList<>();
-  private final List<Exit> announcement = new ArrayList<>();
+  private final List<Sockets.Exit> announcement = new ArrayList<>();
   private final KeepAlive keepAlive;
   private final ByteBuffer sync = ByteBuffer.allocate(E131.SYNC_SIZE);
   private final int count;
@@ -99,10 +100,10 @@ public final class FrameSender {
     count = units.stream().mapToInt(unit -> unit.posts().size()).sum();
   }
 
-  private List<Exit> exits(List<Routes.Hop> hops) throws IOException {
-    List<Exit> exits = new ArrayList<>();
+  private List<Sockets.Exit> exits(List<Routes.Hop> hops) throws IOException {
+    List<Sockets.Exit> exits = new ArrayList<>();
     for (Routes.Hop hop : hops) {
-      exits.add(new Exit(source.sockets().of(hop), hop.to()));
+      exits.add(source.sockets().exit(hop));
     }
     return exits;
   }
@@ -304,12 +305,12 @@ public final class FrameSender {
     }
   }
 
-  private void datagrams(ByteBuffer bytes, List<Exit> exits, Sent sent) throws IOException {
+  private void datagrams(ByteBuffer bytes, List<Sockets.Exit> exits, Sent sent) throws IOException {
     for (int i = 0; i < exits.size(); i++) {
-      Exit exit = exits.get(i);
+      Sockets.Exit exit = exits.get(i);
       bytes.rewind();
       try {
-        exit.channel().send(bytes, exit.to());
+        exit.send(bytes);
       } catch (ClosedChannelException e) {
         throw e; // whoever sent was stopped
       } catch (IOException e) {

@@ -63,8 +63,15 @@ class SessionTest {
   private String address;
 
   private static LiveDisplay.Look plan(int version, int firstUniverse) {
+    return plan(version, firstUniverse, "198.51.100.9");
+  }
+
+  private static LiveDisplay.Look plan(int version, int firstUniverse, String address) {
     byte[] bytes =
-        DISPLAY.replace("FIRST", Integer.toString(firstUniverse)).getBytes(StandardCharsets.UTF_8);
+        DISPLAY
+            .replace("FIRST", Integer.toString(firstUniverse))
+            .replace("198.51.100.9", address)
+            .getBytes(StandardCharsets.UTF_8);
     Facts facts = Facts.of(DisplayFile.read(bytes, CatalogueFiles.shipped()));
     return new LiveDisplay.Look(facts, version, Optional.empty(), Optional.empty());
   }
@@ -161,6 +168,21 @@ class SessionTest {
     session.stop(0);
     assertThat(shown("PIXEL 1")).allMatch(level -> level == 0);
     packetsByUniverse();
+  }
+
+  @Test
+  void whateverAddressAChangedPlanGivesPacketsStayHere() throws Exception {
+    light();
+    clock.addAndGet(600);
+    int version = 2;
+    for (String elsewhere : List.of("8.8.8.8", "0.0.0.0", "255.255.255.255", "239.255.0.9")) {
+      look.set(plan(version, version, elsewhere));
+      int laid = version;
+      until("laid out anew", () -> session.state().version() == laid);
+      until("heard here", () -> packetsByUniverse().containsKey(laid));
+      version++;
+    }
+    assertThat(session.state().failed()).isZero();
   }
 
   @Test

@@ -103,6 +103,12 @@ class MisbehavingProofTest {
             wrong.position() > (wrong.written().equals("K1-1") ? 100 : 10)
                 && wrong.shown().equals(List.of(0, 0, 0)));
     onlyWhere(
+        with(Misbehaviour.DEAD_PIXEL_FROZEN),
+        wrong -> wrong.position() > (wrong.written().equals("K1-1") ? 100 : 10));
+    onlyWhere(
+        with(Misbehaviour.DEAD_PIXEL_RANDOM),
+        wrong -> wrong.position() > (wrong.written().equals("K1-1") ? 100 : 10));
+    onlyWhere(
         with(Misbehaviour.BLUE_FAILS),
         wrong ->
             wrong.position() > (wrong.written().equals("K1-1") ? 160 : 16)
