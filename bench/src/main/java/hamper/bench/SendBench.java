@@ -13,6 +13,7 @@ import hamper.server.output.Seats;
 import hamper.server.output.Source;
 import hamper.server.output.StandInRoutes;
 import hamper.server.output.YardProcess;
+import hamper.standin.Place;
 import hamper.wire.E131;
 import java.io.IOException;
 import java.lang.management.ManagementFactory;
@@ -102,19 +103,17 @@ public final class SendBench {
     if (code != 0) {
       throw new IOException("gcc ended with " + code);
     }
-    Map<String, String> addresses = new LinkedHashMap<>();
+    Map<String, Place> places = new LinkedHashMap<>();
     List<DatagramChannel> sinks = new ArrayList<>();
     for (int i = 1; i <= CONTROLLERS; i++) {
       String address = "127.82.0." + i;
-      addresses.put("k" + i, address);
+      places.put("k" + i, Place.own(address));
       sinks.add(DatagramChannel.open().bind(new InetSocketAddress(address, E131.PORT)));
     }
     Map<String, FrameLayout> layouts = FrameLayouts.of(display());
     Source sender = Source.create();
-    FrameSender frames = new FrameSender(sender, layouts, new StandInRoutes(addresses, layouts));
-    Run[] runs = {
-      () -> inC(program, addresses), () -> bare(addresses), () -> ours(frames, layouts)
-    };
+    FrameSender frames = new FrameSender(sender, layouts, new StandInRoutes(places, layouts));
+    Run[] runs = {() -> inC(program, places), () -> bare(places), () -> ours(frames, layouts)};
     String[] names = {"sendto in C", "bare channel", "frames"};
     double[][] seen = new double[runs.length][ROUNDS];
     for (int round = -2; round < ROUNDS; round++) {
@@ -149,7 +148,7 @@ public final class SendBench {
     return sorted[sorted.length / 2];
   }
 
-  private static double inC(Path program, Map<String, String> addresses) throws Exception {
+  private static double inC(Path program, Map<String, Place> places) throws Exception {
     List<String> command =
         new ArrayList<>(
             List.of(
@@ -158,16 +157,16 @@ public final class SendBench {
                 "" + E131.dataSize(SLOTS),
                 "" + E131.slotsAt(),
                 "" + UNIVERSES));
-    command.addAll(addresses.values());
+    places.values().forEach(place -> command.add(place.address()));
     Process process = new ProcessBuilder(command).start();
     return Double.parseDouble(
         new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip());
   }
 
-  private static double bare(Map<String, String> addresses) throws IOException {
+  private static double bare(Map<String, Place> places) throws IOException {
     List<InetSocketAddress> to = new ArrayList<>();
-    for (String address : addresses.values()) {
-      to.add(new InetSocketAddress(InetAddress.getByName(address), E131.PORT));
+    for (Place place : places.values()) {
+      to.add(new InetSocketAddress(InetAddress.getByName(place.address()), E131.PORT));
     }
     int size = E131.dataSize(SLOTS);
     byte[] levels = new byte[SLOTS];
@@ -213,18 +212,18 @@ public final class SendBench {
     Facts facts = display();
     Path folder = Files.createTempDirectory("soak");
     YardProcess yard = new YardProcess(folder);
-    Map<String, String> addresses = yard.seat("bench", Seats.of(facts));
+    Map<String, Place> places = yard.seat("bench", Seats.of(facts));
     Door door = new Door();
     Giving giving = new Giving(door, UnaryOperator.identity());
     for (var gift : Giving.all(facts).entrySet()) {
-      String refused = giving.give(addresses.get(gift.getKey()), gift.getValue());
+      String refused = giving.give(places.get(gift.getKey()), gift.getValue());
       if (!refused.isEmpty()) {
         throw new IllegalStateException(refused);
       }
     }
     Map<String, FrameLayout> layouts = FrameLayouts.of(facts);
     Source sender = Source.create();
-    FrameSender frames = new FrameSender(sender, layouts, new StandInRoutes(addresses, layouts));
+    FrameSender frames = new FrameSender(sender, layouts, new StandInRoutes(places, layouts));
     int count = (int) (minutes * 60 * FRAMES_A_SECOND);
     double[] late = new double[count];
     long cpu = cpu();
@@ -243,7 +242,7 @@ public final class SendBench {
     double wall = System.nanoTime() - begin;
     cpu = cpu() - cpu;
     Thread.sleep(500);
-    tell(door, addresses, pace, sent[0], late);
+    tell(door, places, pace, sent[0], late);
     System.out.printf("processor: %.1f %% of one core%n", 100 * cpu / wall);
     sender.close();
     yard.end();
@@ -255,13 +254,13 @@ public final class SendBench {
   }
 
   private static void tell(
-      Door door, Map<String, String> addresses, Pace pace, long sent, double[] late)
+      Door door, Map<String, Place> places, Pace pace, long sent, double[] late)
       throws IOException, InterruptedException {
     long arrived = 0;
     long missing = 0;
     long wrong = 0;
-    for (String address : addresses.values()) {
-      JsonNode counters = door.get(address, "counters").body();
+    for (Place place : places.values()) {
+      JsonNode counters = door.get(place, "counters").body();
       arrived += counters.get("packets").asLong();
       for (JsonNode stream : counters.get("streams")) {
         missing += stream.get("missing").asLong();

@@ -37,7 +37,7 @@ class LayersTest {
           .whereLayer("live")
           .mayOnlyAccessLayers("store")
           .whereLayer("output")
-          .mayNotAccessAnyLayer()
+          .mayOnlyAccessLayers("store", "live")
           .whereLayer("proof")
           .mayOnlyAccessLayers("output")
           .whereLayer("api")

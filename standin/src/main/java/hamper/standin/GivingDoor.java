@@ -35,6 +35,10 @@ final class GivingDoor {
     server.createContext("/", this::answer);
   }
 
+  int port() {
+    return server.getAddress().getPort();
+  }
+
   void open() {
     server.start();
   }

@@ -1,7 +1,6 @@
 package hamper.standin;
 
 import hamper.wire.ArtNet;
-import hamper.wire.Ddp;
 import hamper.wire.E131;
 import java.io.IOException;
 import java.net.InetAddress;
@@ -43,22 +42,25 @@ final class Stand {
 
   private final Map<Integer, MembershipKey> groups = new HashMap<>();
   private final List<DatagramChannel> groupSockets = new ArrayList<>();
+  private final Place place;
   private final DatagramChannel artNet;
   private final DatagramChannel ddp;
 
   /**
+   * @param wanted ports; 0: any that is free
    * @throws IOException where the address is taken; nothing is left open then
    */
-  Stand(Device device, Selector selector, Executor answering) throws IOException {
+  Stand(Device device, Place wanted, Selector selector, Executor answering) throws IOException {
     this.device = device;
     this.selector = selector;
     InetAddress at = InetAddress.getByName(device.address());
     outside = at.isLoopbackAddress() ? null : NetworkInterface.getByInetAddress(at);
-    door = new GivingDoor(device, new InetSocketAddress(at, StandIns.DOOR), answering);
+    door = new GivingDoor(device, new InetSocketAddress(at, wanted.door()), answering);
     try {
-      listen(new InetSocketAddress(at, E131.PORT), device::e131);
-      artNet = listen(new InetSocketAddress(at, ArtNet.PORT), this::artNet);
-      ddp = listen(new InetSocketAddress(at, Ddp.PORT), this::ddp);
+      DatagramChannel e131 = listen(new InetSocketAddress(at, wanted.e131()), device::e131);
+      artNet = listen(new InetSocketAddress(at, wanted.artNet()), this::artNet);
+      ddp = listen(new InetSocketAddress(at, wanted.ddp()), this::ddp);
+      place = new Place(device.address(), door.port(), portOf(e131), portOf(artNet), portOf(ddp));
       if (outside != null) {
         // what is for all arrives at no socket of a single address
         listen(new InetSocketAddress(broadcast(at), ArtNet.PORT), this::artNet);
@@ -67,6 +69,15 @@ final class Stand {
       close();
       throw e;
     }
+  }
+
+  private static int portOf(DatagramChannel channel) {
+    return channel.socket().getLocalPort();
+  }
+
+  /** Where it is, with the ports that it got. */
+  Place place() {
+    return place;
   }
 
   private InetAddress broadcast(InetAddress at) throws IOException {

@@ -2,6 +2,8 @@ package hamper.standin;
 
 import java.io.IOException;
 import java.net.BindException;
+import java.net.DatagramSocket;
+import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.nio.ByteBuffer;
 import java.nio.channels.DatagramChannel;
@@ -32,7 +34,7 @@ public final class StandIns implements AutoCloseable {
   private static final int DOOR_THREADS = 4;
 
   private final Clock clock;
-  private final Function<Integer, String> places;
+  private final Function<Integer, Place> places;
   private final Map<String, Stand> stands = new LinkedHashMap<>();
   private final ExecutorService answering =
       Executors.newFixedThreadPool(DOOR_THREADS, StandIns::daemon);
@@ -43,7 +45,7 @@ public final class StandIns implements AutoCloseable {
   /** How many addresses were given out. */
   private int given;
 
-  private StandIns(Clock clock, Function<Integer, String> places) throws IOException {
+  private StandIns(Clock clock, Function<Integer, Place> places) throws IOException {
     this.clock = clock;
     this.places = places;
     selector = Selector.open();
@@ -58,7 +60,8 @@ public final class StandIns implements AutoCloseable {
   }
 
   /**
-   * Starts one for each seat, on loopback addresses.
+   * Starts one for each seat, each on a loopback address of its own; where this computer knows only
+   * 127.0.0.1, they share that, with ports of their own.
    *
    * @throws IOException where no block of loopback addresses is free
    */
@@ -68,12 +71,31 @@ public final class StandIns implements AutoCloseable {
       String first = "127." + block;
       try {
         return started(
-            new StandIns(clock, i -> "%s.%d.%d".formatted(first, i / A_ROW, i % A_ROW + 1)), seats);
+            new StandIns(
+                clock, i -> Place.own("%s.%d.%d".formatted(first, i / A_ROW, i % A_ROW + 1))),
+            seats);
       } catch (BindException e) {
         taken = e;
       }
     }
+    if (!knows("127.83.0.1")) {
+      return startSharing(seats, clock);
+    }
     throw new IOException("All addresses from 127.83.0.1 to 127.122.0.1 are taken", taken);
+  }
+
+  /** Whether this computer has an address. */
+  private static boolean knows(String address) {
+    try (DatagramSocket probe = new DatagramSocket(0, InetAddress.getByName(address))) {
+      return probe.isBound();
+    } catch (IOException e) {
+      return false;
+    }
+  }
+
+  /** Starts one for each seat, all on 127.0.0.1. */
+  public static StandIns startSharing(List<Seat> seats, Clock clock) throws IOException {
+    return started(new StandIns(clock, i -> Place.shared("127.0.0.1")), seats);
   }
 
   /**
@@ -84,7 +106,8 @@ public final class StandIns implements AutoCloseable {
    */
   public static StandIns startOn(List<Seat> seats, Map<String, String> addresses, Clock clock)
       throws IOException {
-    List<String> inOrder = seats.stream().map(seat -> addresses.get(seat.controller())).toList();
+    List<Place> inOrder =
+        seats.stream().map(seat -> Place.own(addresses.get(seat.controller()))).toList();
     return started(new StandIns(clock, inOrder::get), seats);
   }
 
@@ -104,10 +127,10 @@ public final class StandIns implements AutoCloseable {
    *
    * @return where each controller's stand-in is, by the controller's id
    */
-  public synchronized Map<String, String> seat(List<Seat> seats) throws IOException {
-    Set<Seat> wanted = Set.copyOf(seats);
+  public synchronized Map<String, Place> seat(List<Seat> seats) throws IOException {
+    Set<Seat> named = Set.copyOf(seats);
     for (Stand old : List.copyOf(stands.values())) {
-      if (!wanted.contains(old.device().seat())) {
+      if (!named.contains(old.device().seat())) {
         stands.remove(old.device().seat().controller()).close();
       }
     }
@@ -116,25 +139,23 @@ public final class StandIns implements AutoCloseable {
         if (given == MOST) {
           throw new IOException("There is room for %d stand-ins".formatted(MOST));
         }
-        Device device = new Device(seat, places.apply(given), clock);
-        Stand stand = new Stand(device, selector, answering);
+        Place wanted = places.apply(given);
+        Device device = new Device(seat, wanted.address(), clock);
+        Stand stand = new Stand(device, wanted, selector, answering);
         given++;
         stands.put(seat.controller(), stand);
         stand.open();
       }
     }
-    return addresses();
+    return places();
   }
 
-  /** Where each controller's stand-in listens, by the controller's id. */
-  public synchronized Map<String, String> addresses() {
+  /** Where each controller's stand-in is, by the controller's id. */
+  public synchronized Map<String, Place> places() {
     return stands.entrySet().stream()
         .collect(
             Collectors.toMap(
-                Map.Entry::getKey,
-                one -> one.getValue().device().address(),
-                (a, b) -> a,
-                LinkedHashMap::new));
+                Map.Entry::getKey, one -> one.getValue().place(), (a, b) -> a, LinkedHashMap::new));
   }
 
   private void receive() {

@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CountDownLatch;
@@ -91,6 +92,13 @@ public final class Yard implements AutoCloseable {
     }
   }
 
+  /** The answer to a seating: where each controller's stand-in is. */
+  public static Map<String, Place> read(JsonNode answer) {
+    Map<String, Place> places = new LinkedHashMap<>();
+    answer.properties().forEach(one -> places.put(one.getKey(), Place.read(one.getValue())));
+    return places;
+  }
+
   private void answer(HttpExchange exchange) throws IOException {
     try (exchange) {
       asked = System.nanoTime();
@@ -128,7 +136,7 @@ public final class Yard implements AutoCloseable {
         standIns.seat(seats);
       }
       ObjectNode root = Device.JSON.createObjectNode();
-      standIns.addresses().forEach(root::put);
+      standIns.places().forEach((controller, place) -> root.set(controller, place.json()));
       send(exchange, 200, root);
     } catch (IOException | RuntimeException e) {
       send(exchange, 500, refused(e.getMessage()));

@@ -52,7 +52,7 @@ class GivingDoorTest {
   void start() throws Exception {
     JsonNode model = Device.JSON.readTree(MODEL);
     standIns = StandIns.start(List.of(new Seat("k1", model)), Clock.system());
-    base = "http://%s:%d/".formatted(standIns.addresses().get("k1"), StandIns.DOOR);
+    base = "http://%s:%d/".formatted(standIns.places().get("k1").address(), StandIns.DOOR);
   }
 
   @AfterEach
@@ -187,7 +187,7 @@ class GivingDoorTest {
       packet[E131.slotsAt() + i] = (byte) (i + 1);
     }
     try (DatagramSocket socket = new DatagramSocket()) {
-      String address = standIns.addresses().get("k1");
+      String address = standIns.places().get("k1").address();
       socket.send(
           new DatagramPacket(packet, packet.length, new InetSocketAddress(address, E131.PORT)));
     }

@@ -33,10 +33,10 @@ class YardTest {
   @Test
   void whoSitsStaysAndWhoIsNotNamedGoes() throws Exception {
     try (StandIns all = StandIns.start(List.of(new Seat("a", MODEL)), Clock.system())) {
-      String first = all.addresses().get("a");
+      String first = all.places().get("a").address();
       ask("PUT", first + ":" + StandIns.DOOR + "/misbehaviour", "{\"drops\": true}");
       var seated = all.seat(List.of(new Seat("a", MODEL), new Seat("b", MODEL)));
-      assertThat(seated).containsEntry("a", first).containsKey("b");
+      assertThat(seated).containsEntry("a", Place.own(first)).containsKey("b");
       assertThat(
               ask("GET", first + ":" + StandIns.DOOR + "/misbehaviour", "")
                   .get("drops")
@@ -45,7 +45,7 @@ class YardTest {
           .isTrue();
       assertThat(all.seat(List.of(new Seat("b", MODEL)))).containsOnlyKeys("b");
       JsonNode other = Device.JSON.readTree("{\"id\": \"other\"}");
-      String moved = all.seat(List.of(new Seat("b", other))).get("b");
+      String moved = all.seat(List.of(new Seat("b", other))).get("b").address();
       assertThat(ask("GET", moved + ":" + StandIns.DOOR + "/identity", "").get("model").asString())
           .as("another model is another device")
           .isEqualTo("other");
@@ -69,9 +69,11 @@ class YardTest {
     String door = Device.JSON.readTree(Files.readString(word)).get("door").asString();
     assertThat(ask("GET", door + "/", "").get("format").asString()).isEqualTo(Yard.FORMAT);
     String seats = "[{\"controller\": \"k\", \"model\": {\"id\": \"sample\"}}]";
-    String address = ask("PUT", door + "/seats/one", seats).get("k").asString();
-    assertThat(ask("PUT", door + "/seats/one", seats).get("k").asString()).isEqualTo(address);
-    assertThat(ask("PUT", door + "/seats/two", seats).get("k").asString()).isNotEqualTo(address);
+    String address = ask("PUT", door + "/seats/one", seats).at("/k/address").asString();
+    assertThat(ask("PUT", door + "/seats/one", seats).at("/k/address").asString())
+        .isEqualTo(address);
+    assertThat(ask("PUT", door + "/seats/two", seats).at("/k/address").asString())
+        .isNotEqualTo(address);
     assertThat(ask("PUT", door + "/seats/one", "[{}]").has("refused")).isTrue();
     Files.delete(word);
     waiting.join(10_000);

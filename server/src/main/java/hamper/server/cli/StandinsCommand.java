@@ -49,12 +49,15 @@ public final class StandinsCommand implements Callable<Integer> {
     PrintWriter out = spec.commandLine().getOut();
     try (StandIns standIns = start(facts)) {
       standIns
-          .addresses()
+          .places()
           .forEach(
-              (controller, address) ->
+              (controller, place) ->
                   out.printf(
-                      "%-8s http://%s:%d%n",
-                      facts.plan().existingController(controller).tag(), address, StandIns.DOOR));
+                      "%-8s http://%s:%d  %s%n",
+                      facts.plan().existingController(controller).tag(),
+                      place.address(),
+                      place.door(),
+                      place));
       out.flush();
       new CountDownLatch(1).await(minutes, TimeUnit.MINUTES);
     }

@@ -1,6 +1,6 @@
 package hamper.server.output;
 
-import hamper.standin.StandIns;
+import hamper.standin.Place;
 import java.io.IOException;
 import java.net.ProxySelector;
 import java.net.URI;
@@ -37,22 +37,21 @@ public final class Door {
     }
   }
 
-  public Answer get(String address, String what) throws IOException, InterruptedException {
-    return ask(address, what, "GET", BodyPublishers.noBody());
+  public Answer get(Place at, String what) throws IOException, InterruptedException {
+    return ask(at, what, "GET", BodyPublishers.noBody());
   }
 
-  public Answer put(String address, String what, byte[] body)
+  public Answer put(Place at, String what, byte[] body) throws IOException, InterruptedException {
+    return ask(at, what, "PUT", BodyPublishers.ofByteArray(body));
+  }
+
+  public Answer post(Place at, String what) throws IOException, InterruptedException {
+    return ask(at, what, "POST", BodyPublishers.noBody());
+  }
+
+  private Answer ask(Place at, String what, String method, BodyPublisher body)
       throws IOException, InterruptedException {
-    return ask(address, what, "PUT", BodyPublishers.ofByteArray(body));
-  }
-
-  public Answer post(String address, String what) throws IOException, InterruptedException {
-    return ask(address, what, "POST", BodyPublishers.noBody());
-  }
-
-  private Answer ask(String address, String what, String method, BodyPublisher body)
-      throws IOException, InterruptedException {
-    URI uri = URI.create("http://%s:%d/%s".formatted(address, StandIns.DOOR, what));
+    URI uri = URI.create("http://%s:%d/%s".formatted(at.address(), at.door(), what));
     HttpRequest request =
         HttpRequest.newBuilder(uri).timeout(PATIENCE).method(method, body).build();
     HttpResponse<byte[]> answer = client.send(request, BodyHandlers.ofByteArray());

@@ -7,6 +7,7 @@ import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
 import hamper.files.ConfigurationFiles;
 import hamper.files.UnitFiles;
+import hamper.standin.Place;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -86,40 +87,38 @@ public final class Giving {
    *
    * @return why it has not what is planned; empty where it has
    */
-  public String give(String address, Gift gift) throws IOException, InterruptedException {
-    String refused = wrongIdentity(address, gift.model);
+  public String give(Place at, Gift gift) throws IOException, InterruptedException {
+    String refused = wrongIdentity(at, gift.model);
     if (refused.isEmpty()) {
-      refused = document(address, onTheWay.apply(gift.document));
+      refused = document(at, onTheWay.apply(gift.document));
     }
     for (var card : gift.cards.entrySet()) {
       if (refused.isEmpty()) {
-        refused = door.put(address, card.getKey(), card.getValue()).refused();
+        refused = door.put(at, card.getKey(), card.getValue()).refused();
       }
     }
     return refused;
   }
 
-  private String document(String address, byte[] document)
-      throws IOException, InterruptedException {
-    if (has(address, document)) {
+  private String document(Place at, byte[] document) throws IOException, InterruptedException {
+    if (has(at, document)) {
       return "";
     }
-    String refused = door.put(address, "configuration", document).refused();
-    return refused.isEmpty() && !has(address, document)
+    String refused = door.put(at, "configuration", document).refused();
+    return refused.isEmpty() && !has(at, document)
         ? "what it says that it was told is not what it was told"
         : refused;
   }
 
-  private boolean has(String address, byte[] document) throws IOException, InterruptedException {
-    Door.Answer now = door.get(address, "configuration");
+  private boolean has(Place at, byte[] document) throws IOException, InterruptedException {
+    Door.Answer now = door.get(at, "configuration");
     return now.status() == 200
         && Door.JSON.readTree(document).get("told").equals(now.body().get("told"));
   }
 
   /** Nothing is given to a device that says that it is another. */
-  private String wrongIdentity(String address, String planned)
-      throws IOException, InterruptedException {
-    Door.Answer answer = door.get(address, "identity");
+  private String wrongIdentity(Place at, String planned) throws IOException, InterruptedException {
+    Door.Answer answer = door.get(at, "identity");
     if (!answer.refused().isEmpty()) {
       return answer.refused();
     }
@@ -129,8 +128,8 @@ public final class Giving {
     if (!model.equals(planned)) {
       return "it says that it is a %s, planned is a %s".formatted(model, planned);
     }
-    return here.equals(address)
+    return here.equals(at.address())
         ? ""
-        : "it says that its address is %s, it answers at %s".formatted(here, address);
+        : "it says that its address is %s, it answers at %s".formatted(here, at.address());
   }
 }

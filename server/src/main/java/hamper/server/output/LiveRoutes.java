@@ -141,13 +141,15 @@ public final class LiveRoutes extends Routes {
     return switch (line.transport()) {
       case UNICAST -> {
         InetAddress to = addresses.get(line.controllerId());
-        yield to == null ? List.of() : List.of(hop(from(line.controllerId()), to, line.protocol()));
+        yield to == null
+            ? List.of()
+            : List.of(hop(from(line.controllerId()), to, portOf(line.protocol())));
       }
       case MULTICAST -> {
         Set<Hop> hops = new LinkedHashSet<>();
         for (String controller : adapters.keySet()) {
           if (joined(controller, universe)) {
-            hops.add(hop(from(controller), group(universe), line.protocol()));
+            hops.add(hop(from(controller), group(universe), portOf(line.protocol())));
           }
         }
         yield new ArrayList<>(hops);
@@ -163,20 +165,20 @@ public final class LiveRoutes extends Routes {
     }
     return protocol == Protocol.ARTNET
         ? broadcast(controller, protocol)
-        : List.of(hop(from(controller), group(address), protocol));
+        : List.of(hop(from(controller), group(address), portOf(protocol)));
   }
 
   private List<Hop> broadcast(String controller, Protocol protocol) {
     MachineAdapter adapter = adapters.get(controller);
     return adapter == null
         ? List.of()
-        : List.of(hop(from(controller), numbers(adapter.broadcast().text()), protocol));
+        : List.of(hop(from(controller), numbers(adapter.broadcast().text()), portOf(protocol)));
   }
 
   @Override
   public List<Hop> announcement() {
     return adapters.keySet().stream()
-        .map(controller -> hop(from(controller), group(E131.DISCOVERY_UNIVERSE), Protocol.E131))
+        .map(controller -> hop(from(controller), group(E131.DISCOVERY_UNIVERSE), E131.PORT))
         .distinct()
         .toList();
   }

@@ -65,14 +65,15 @@ public abstract sealed class Routes permits StandInRoutes, LiveRoutes {
   /**
    * The one place that decides it.
    *
+   * @param port UDP
    * @throws IllegalArgumentException where nothing may be sent there
    */
-  final Hop hop(InetAddress from, InetAddress to, Protocol protocol) {
+  final Hop hop(InetAddress from, InetAddress to, int port) {
     if (!permits(to)) {
       throw new IllegalArgumentException(
           "address is \"%s\"; packets go to %s only".formatted(to.getHostAddress(), permitted()));
     }
-    return new Hop(from, new InetSocketAddress(to, portOf(protocol)));
+    return new Hop(from, new InetSocketAddress(to, port));
   }
 
   /** What {@link #permits} lets through, in words. */
@@ -123,7 +124,8 @@ public abstract sealed class Routes permits StandInRoutes, LiveRoutes {
         "address is \"%s\"; it has four numbers, such as 198.51.100.11".formatted(address));
   }
 
-  private static int portOf(Protocol protocol) {
+  /** The standard UDP port of a protocol. */
+  static int portOf(Protocol protocol) {
     return switch (protocol) {
       case E131 -> E131.PORT;
       case ARTNET -> ArtNet.PORT;

@@ -2,6 +2,7 @@ package hamper.server.output;
 
 import hamper.facts.Facts;
 import hamper.send.FrameLayout;
+import hamper.standin.Place;
 import hamper.standin.Seat;
 import java.io.IOException;
 import java.util.HashSet;
@@ -24,16 +25,16 @@ public final class StandInGround implements Ground {
     /**
      * Seats a display's stand-ins; those that sit already stay as they are.
      *
-     * @return their addresses, by the id of the controller
+     * @return where they are, by the id of the controller
      */
-    Map<String, String> seat(String display, List<Seat> seats)
+    Map<String, Place> seat(String display, List<Seat> seats)
         throws IOException, InterruptedException;
   }
 
   private final Yard yard;
   private final Door door = new Door();
   private final Giving giving = new Giving(door, UnaryOperator.identity());
-  private final Map<String, Map<String, String>> addresses = new ConcurrentHashMap<>();
+  private final Map<String, Map<String, Place>> places = new ConcurrentHashMap<>();
 
   public StandInGround(Yard yard) {
     this.yard = yard;
@@ -47,8 +48,8 @@ public final class StandInGround implements Ground {
   @Override
   public Prepared prepare(String display, Facts facts, Map<String, FrameLayout> layouts)
       throws IOException, InterruptedException {
-    Map<String, String> at = yard.seat(display, Seats.of(facts));
-    addresses.put(display, at);
+    Map<String, Place> at = yard.seat(display, Seats.of(facts));
+    places.put(display, at);
     Set<String> readBack = new HashSet<>();
     Map<String, String> refused = new LinkedHashMap<>();
     Map<String, Giving.Gift> gifts = Giving.all(facts);
@@ -66,12 +67,12 @@ public final class StandInGround implements Ground {
   @Override
   public Optional<String> otherSource(String display, String controller, Set<String> own)
       throws InterruptedException {
-    String address = addresses.getOrDefault(display, Map.of()).get(controller);
-    if (address == null) {
+    Place at = places.getOrDefault(display, Map.of()).get(controller);
+    if (at == null) {
       return Optional.empty();
     }
     try {
-      for (JsonNode stream : door.get(address, "counters").body().path("streams")) {
+      for (JsonNode stream : door.get(at, "counters").body().path("streams")) {
         String sender = stream.path("sender").asString("");
         if (!own.contains(sender) && stream.path("lastMillisAgo").asLong(LATELY) < LATELY) {
           return Optional.of(sender);

@@ -3,6 +3,7 @@ package hamper.server.output;
 import hamper.address.Protocol;
 import hamper.config.SendLine;
 import hamper.send.FrameLayout;
+import hamper.standin.Place;
 import java.net.InetAddress;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -17,23 +18,33 @@ import java.util.Map;
 public final class StandInRoutes extends Routes {
   private static final InetAddress HERE = numbers("127.0.0.1");
 
-  private final Map<String, InetAddress> standIns = new LinkedHashMap<>();
+  private final Map<String, Place> standIns = new LinkedHashMap<>();
 
   /**
-   * @param addresses of the stand-ins, by the id of the controller that each stands in for
+   * @param places of the stand-ins, by the id of the controller that each stands in for
    * @param layouts what each controller is sent, by its id
    * @throws IllegalArgumentException where an address is not in 127.0.0.0/8
    */
-  public StandInRoutes(Map<String, String> addresses, Map<String, FrameLayout> layouts) {
+  public StandInRoutes(Map<String, Place> places, Map<String, FrameLayout> layouts) {
     super(layouts);
-    addresses.forEach(
-        (controller, address) -> {
-          InetAddress at = numbers(address);
-          hop(HERE, at, Protocol.E131); // refuses what may not be sent to
+    places.forEach(
+        (controller, place) -> {
+          to(place, Protocol.E131); // refuses what may not be sent to
           if (layouts.containsKey(controller)) {
-            standIns.put(controller, at);
+            standIns.put(controller, place);
           }
         });
+  }
+
+  private Hop to(Place place, Protocol protocol) {
+    int port =
+        switch (protocol) {
+          case E131 -> place.e131();
+          case ARTNET -> place.artNet();
+          case DDP -> place.ddp();
+          case NONE -> portOf(protocol);
+        };
+    return hop(HERE, numbers(place.address()), port);
   }
 
   @Override
@@ -50,9 +61,9 @@ public final class StandInRoutes extends Routes {
   public List<Hop> of(SendLine line, int universe) {
     List<Hop> hops = new ArrayList<>();
     standIns.forEach(
-        (controller, address) -> {
+        (controller, place) -> {
           if (hears(controller, line, universe)) {
-            hops.add(hop(HERE, address, line.protocol()));
+            hops.add(to(place, line.protocol()));
           }
         });
     return hops;
@@ -81,8 +92,8 @@ public final class StandInRoutes extends Routes {
     if (protocol == Protocol.ARTNET) {
       return everybody(protocol); // what synchronizes Art-Net is broadcast
     }
-    InetAddress at = standIns.get(controller);
-    return at == null ? List.of() : List.of(hop(HERE, at, protocol));
+    Place place = standIns.get(controller);
+    return place == null ? List.of() : List.of(to(place, protocol));
   }
 
   @Override
@@ -91,6 +102,6 @@ public final class StandInRoutes extends Routes {
   }
 
   private List<Hop> everybody(Protocol protocol) {
-    return standIns.values().stream().map(address -> hop(HERE, address, protocol)).toList();
+    return standIns.values().stream().map(place -> to(place, protocol)).toList();
   }
 }

@@ -1,5 +1,6 @@
 package hamper.server.output;
 
+import hamper.standin.Place;
 import hamper.standin.Seat;
 import hamper.standin.Yard;
 import java.io.IOException;
@@ -12,7 +13,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -45,7 +45,7 @@ public final class YardProcess implements StandInGround.Yard {
   }
 
   @Override
-  public synchronized Map<String, String> seat(String display, List<Seat> seats)
+  public synchronized Map<String, Place> seat(String display, List<Seat> seats)
       throws IOException, InterruptedException {
     Optional<String> found = find();
     String door = found.isPresent() ? found.get() : start();
@@ -59,9 +59,7 @@ public final class YardProcess implements StandInGround.Yard {
     if (answer.statusCode() != 200) {
       throw new IOException("Stand-ins do not start: " + root.path("refused").asString(""));
     }
-    Map<String, String> addresses = new LinkedHashMap<>();
-    root.properties().forEach(one -> addresses.put(one.getKey(), one.getValue().asString()));
-    return addresses;
+    return Yard.read(root);
   }
 
   private static HttpRequest.Builder at(String door, String what) {

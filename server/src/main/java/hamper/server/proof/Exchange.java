@@ -2,8 +2,10 @@ package hamper.server.proof;
 
 import hamper.server.output.Door;
 import hamper.server.output.FrameSender;
+import hamper.standin.Place;
 import java.io.IOException;
 import java.net.InetSocketAddress;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
@@ -21,18 +23,25 @@ final class Exchange {
   private final Door door;
   private final FrameSender sender;
 
-  /** Datagrams sent to each address, and how many of them it has counted. */
-  private final Map<String, Long> sent = new HashMap<>();
+  private final Map<InetSocketAddress, Place> places = new HashMap<>();
 
-  private final Map<String, Long> counted = new HashMap<>();
-  private final Map<String, Long> lostThere = new HashMap<>();
+  /** Datagrams sent to each place, and how many of them it has counted. */
+  private final Map<Place, Long> sent = new HashMap<>();
+
+  private final Map<Place, Long> counted = new HashMap<>();
+  private final Map<Place, Long> lostThere = new HashMap<>();
 
   /** Addresses that never counted anything. */
-  private final Set<String> silent = new HashSet<>();
+  private final Set<Place> silent = new HashSet<>();
 
   private long lost;
 
-  Exchange(Door door, FrameSender sender) {
+  Exchange(Door door, FrameSender sender, Collection<Place> all) {
+    for (Place place : all) {
+      for (int port : new int[] {place.e131(), place.artNet(), place.ddp()}) {
+        places.put(new InetSocketAddress(place.address(), port), place);
+      }
+    }
     this.door = door;
     this.sender = sender;
   }
@@ -45,8 +54,8 @@ final class Exchange {
     return lost;
   }
 
-  long sentTo(String address) {
-    return sent.getOrDefault(address, 0L);
+  long sentTo(Place place) {
+    return sent.getOrDefault(place, 0L);
   }
 
   /**
@@ -64,53 +73,53 @@ final class Exchange {
   }
 
   private void left(InetSocketAddress receiver) throws IOException {
-    String address = receiver.getAddress().getHostAddress();
-    long all = sent.merge(address, 1L, Long::sum);
-    if (all - counted.getOrDefault(address, 0L) >= AHEAD) {
-      await(address);
+    Place place = places.get(receiver);
+    long all = sent.merge(place, 1L, Long::sum);
+    if (all - counted.getOrDefault(place, 0L) >= AHEAD) {
+      await(place);
     }
   }
 
   private boolean awaitAll() throws IOException {
     boolean arrived = true;
-    for (String address : sent.keySet()) {
-      arrived &= await(address);
+    for (Place place : sent.keySet()) {
+      arrived &= await(place);
     }
     return arrived;
   }
 
-  /** Whether all that was sent to an address has arrived; what has not is lost. */
-  private boolean await(String address) throws IOException {
-    if (silent.contains(address)) {
+  /** Whether all that was sent to an place has arrived; what has not is lost. */
+  private boolean await(Place place) throws IOException {
+    if (silent.contains(place)) {
       return true;
     }
-    long wanted = sent.get(address);
+    long wanted = sent.get(place);
     long until = System.nanoTime() + PATIENCE_NANOS;
-    long here = counted.getOrDefault(address, 0L);
+    long here = counted.getOrDefault(place, 0L);
     while (here < wanted && System.nanoTime() < until) {
-      here = ask(address) + lostAt(address);
-      counted.put(address, here);
+      here = ask(place) + lostAt(place);
+      counted.put(place, here);
     }
     if (here < wanted) {
       long missing = wanted - here;
       lost += missing;
       if (here == 0) {
-        silent.add(address); // nobody is there; the others need not wait for it again
+        silent.add(place); // nobody is there; the others need not wait for it again
       }
-      lostThere.merge(address, missing, Long::sum);
-      counted.put(address, wanted);
+      lostThere.merge(place, missing, Long::sum);
+      counted.put(place, wanted);
       return false;
     }
     return true;
   }
 
-  private long lostAt(String address) {
-    return lostThere.getOrDefault(address, 0L);
+  private long lostAt(Place place) {
+    return lostThere.getOrDefault(place, 0L);
   }
 
-  private long ask(String address) throws IOException {
+  private long ask(Place place) throws IOException {
     try {
-      return door.get(address, "counters").body().path("packets").asLong(0);
+      return door.get(place, "counters").body().path("packets").asLong(0);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new IOException("It was stopped", e);

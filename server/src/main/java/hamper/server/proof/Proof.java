@@ -14,11 +14,12 @@ import hamper.send.MeantPort;
 import hamper.server.output.Door;
 import hamper.server.output.FrameSender;
 import hamper.server.output.Giving;
-import hamper.server.output.Routes;
 import hamper.server.output.Seats;
 import hamper.server.output.Source;
 import hamper.server.output.StandInRoutes;
 import hamper.standin.Clock;
+import hamper.standin.Place;
+import hamper.standin.Seat;
 import hamper.standin.StandIns;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -45,11 +46,25 @@ public final class Proof {
    * What tests do to a proof: with documents on their way, and with stand-ins before they are given
    * any.
    */
-  record Seam(UnaryOperator<byte[]> onTheWay, Consumer<Map<String, String>> standing) {
-    static final Seam NONE = new Seam(UnaryOperator.identity(), addresses -> {});
+  record Seam(
+      UnaryOperator<byte[]> onTheWay, Consumer<Map<String, Place>> standing, Starter starter) {
+    /** Starts stand-ins. */
+    interface Starter {
+      StandIns start(List<Seat> seats, Clock clock) throws IOException;
+    }
+
+    static final Seam NONE = onTheWay(UnaryOperator.identity());
 
     static Seam onTheWay(UnaryOperator<byte[]> change) {
-      return new Seam(change, addresses -> {});
+      return new Seam(change, places -> {}, StandIns::start);
+    }
+
+    static Seam standing(Consumer<Map<String, Place>> work) {
+      return new Seam(UnaryOperator.identity(), work, StandIns::start);
+    }
+
+    static Seam startedBy(Starter starter) {
+      return new Seam(UnaryOperator.identity(), places -> {}, starter);
     }
   }
 
@@ -80,18 +95,16 @@ public final class Proof {
   private ProofReport run(IntConsumer progress) throws IOException, InterruptedException {
     long begin = System.nanoTime();
     lay();
-    try (StandIns standIns = StandIns.start(Seats.of(facts), STILL)) {
+    try (StandIns standIns = seam.starter().start(Seats.of(facts), STILL)) {
       Door door = new Door();
-      standIns
-          .addresses()
-          .forEach((controller, address) -> shown.get(controller).standsAt(address));
-      seam.standing().accept(standIns.addresses());
+      standIns.places().forEach((controller, place) -> shown.get(controller).standsAt(place));
+      seam.standing().accept(standIns.places());
       Giving giving = new Giving(door, seam.onTheWay());
       Map<String, Giving.Gift> gifts = Giving.all(facts);
       for (ShownController one : shown.values()) {
-        one.refusedFor(giving.give(one.address(), gifts.get(one.id())));
+        one.refusedFor(giving.give(one.place(), gifts.get(one.id())));
       }
-      Exchange exchange = send(door, new StandInRoutes(standIns.addresses(), layouts), progress);
+      Exchange exchange = send(door, standIns.places(), progress);
       return report(exchange, (System.nanoTime() - begin) / 1_000_000);
     }
   }
@@ -148,20 +161,20 @@ public final class Proof {
     return decoders;
   }
 
-  private Exchange send(Door door, Routes routes, IntConsumer progress)
+  private Exchange send(Door door, Map<String, Place> places, IntConsumer progress)
       throws IOException, InterruptedException {
     Numbers numbers = new Numbers(layouts);
     List<Numbers.Level> rounds = rounds(numbers.bits());
     try (Source source = Source.create()) {
-      FrameSender sender = new FrameSender(source, layouts, routes);
-      Exchange exchange = new Exchange(door, sender);
+      FrameSender sender = new FrameSender(source, layouts, new StandInRoutes(places, layouts));
+      Exchange exchange = new Exchange(door, sender, places.values());
       for (int i = 0; i < rounds.size(); i++) {
         for (String controller : layouts.keySet()) {
           numbers.fill(controller, sender.frame(controller), rounds.get(i));
         }
         exchange.frame();
         for (ShownController one : shown.values()) {
-          JsonNode state = door.get(one.address(), "state").body();
+          JsonNode state = door.get(one.place(), "state").body();
           one.compare(state, sender.frame(one.id()), facts.plan());
         }
         progress.accept(100 * (i + 1) / rounds.size());
@@ -185,7 +198,7 @@ public final class Proof {
     List<ProofReport.WrongPixel> examples = new ArrayList<>();
     List<ProofReport.ControllerProof> controllers = new ArrayList<>();
     for (ShownController one : shown.values()) {
-      controllers.add(one.proof(exchange.sentTo(one.address())));
+      controllers.add(one.proof(exchange.sentTo(one.place())));
       one.examples().stream()
           .limit(ProofReport.MOST_EXAMPLES - examples.size())
           .forEach(examples::add);

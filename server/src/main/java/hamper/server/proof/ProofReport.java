@@ -37,7 +37,8 @@ public record ProofReport(
   }
 
   /**
-   * @param standIn its loopback address
+   * @param standIn where its stand-in is: its loopback address, and ports where they are not the
+   *     usual
    * @param pixels pixels, circuits and slots compared
    * @param refused why its configuration was not taken, or could not be read back; empty else
    */

@@ -3,6 +3,7 @@ package hamper.server.proof;
 import hamper.display.Controller;
 import hamper.display.Plan;
 import hamper.send.MeantPort;
+import hamper.standin.Place;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.BitSet;
@@ -23,7 +24,7 @@ final class ShownController {
   private final Map<String, BitSet> wrong = new HashMap<>();
   private final List<ProofReport.WrongPixel> examples = new ArrayList<>();
   private final long pixels;
-  private String address = "";
+  private Place place = Place.own("");
   private String refused = "";
 
   /**
@@ -47,12 +48,12 @@ final class ShownController {
     return controller.id();
   }
 
-  String address() {
-    return address;
+  Place place() {
+    return place;
   }
 
-  void standsAt(String newAddress) {
-    address = newAddress;
+  void standsAt(Place newPlace) {
+    place = newPlace;
   }
 
   void refusedFor(String why) {
@@ -151,6 +152,6 @@ final class ShownController {
   ProofReport.ControllerProof proof(long packets) {
     long all = wrong.values().stream().mapToLong(BitSet::cardinality).sum();
     return new ProofReport.ControllerProof(
-        controller.id(), controller.tag(), model, address, pixels, packets, all, refused);
+        controller.id(), controller.tag(), model, place.toString(), pixels, packets, all, refused);
   }
 }

@@ -11,6 +11,7 @@ import hamper.samples.RandomYards;
 import hamper.send.FrameLayout;
 import hamper.send.FrameLayouts;
 import hamper.standin.Clock;
+import hamper.standin.Place;
 import hamper.standin.StandIns;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -36,19 +37,19 @@ class GivingFormatTest {
           Source source = Source.create()) {
         Giving giving = new Giving(door, UnaryOperator.identity());
         Map<String, Giving.Gift> gifts = Giving.all(facts);
-        for (var one : all.addresses().entrySet()) {
+        for (var one : all.places().entrySet()) {
           giving.give(one.getValue(), gifts.get(one.getKey()));
         }
         Map<String, FrameLayout> layouts = FrameLayouts.of(facts);
-        new FrameSender(source, layouts, new StandInRoutes(all.addresses(), layouts))
+        new FrameSender(source, layouts, new StandInRoutes(all.places(), layouts))
             .sendAll(to -> {});
-        for (String address : all.addresses().values()) {
+        for (Place at : all.places().values()) {
           for (String what : List.of("identity", "state", "counters", "nothing")) {
-            assertThat(schema.validate(door.get(address, what).body())).as(what).isEmpty();
+            assertThat(schema.validate(door.get(at, what).body())).as(what).isEmpty();
             answers++;
           }
           byte[] wrong = "{}".getBytes(StandardCharsets.UTF_8);
-          assertThat(schema.validate(door.put(address, "configuration", wrong).body())).isEmpty();
+          assertThat(schema.validate(door.put(at, "configuration", wrong).body())).isEmpty();
         }
       }
     }

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hamper.address.IpAddress;
-import hamper.address.Protocol;
 import hamper.config.SendLine;
 import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
@@ -12,6 +11,8 @@ import hamper.files.DisplayFile;
 import hamper.samples.RandomYards;
 import hamper.send.FrameLayout;
 import hamper.send.FrameLayouts;
+import hamper.standin.Place;
+import hamper.wire.E131;
 import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
@@ -26,10 +27,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Whatever a plan says, packets go to loopback addresses only. */
 class RoutesTest {
-  private static Map<String, String> standIns(Map<String, FrameLayout> layouts) {
-    Map<String, String> addresses = new HashMap<>();
-    layouts.keySet().forEach(id -> addresses.put(id, "127.83.0." + (addresses.size() + 1)));
-    return addresses;
+  private static Map<String, Place> standIns(Map<String, FrameLayout> layouts) {
+    Map<String, Place> places = new HashMap<>();
+    layouts.keySet().forEach(id -> places.put(id, Place.own("127.83.0." + (places.size() + 1))));
+    return places;
   }
 
   private static void staysHere(Facts facts) {
@@ -119,7 +120,7 @@ class RoutesTest {
         ""
       })
   void aStandInStandsOnALoopbackAddressInFourNumbers(String address) {
-    assertThatThrownBy(() -> new StandInRoutes(Map.of("k", address), Map.of()))
+    assertThatThrownBy(() -> new StandInRoutes(Map.of("k", Place.own(address)), Map.of()))
         .isInstanceOf(IllegalArgumentException.class);
   }
 
@@ -222,7 +223,7 @@ class RoutesTest {
     assertThatThrownBy(
             () ->
                 routes.hop(
-                    Routes.numbers("198.51.100.1"), Routes.numbers("198.51.100.10"), Protocol.E131))
+                    Routes.numbers("198.51.100.1"), Routes.numbers("198.51.100.10"), E131.PORT))
         .hasMessageContaining("addresses of the plan only");
   }
 

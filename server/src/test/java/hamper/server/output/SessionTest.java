@@ -9,6 +9,7 @@ import hamper.files.DisplayFile;
 import hamper.send.Targets;
 import hamper.server.live.LiveDisplay;
 import hamper.standin.Clock;
+import hamper.standin.Place;
 import hamper.standin.StandIns;
 import hamper.wire.E131;
 import java.net.DatagramPacket;
@@ -60,7 +61,7 @@ class SessionTest {
   private final Door door = new Door();
   private StandIns standIns;
   private Session session;
-  private String address;
+  private Place at;
 
   private static LiveDisplay.Look plan(int version, int firstUniverse) {
     return plan(version, firstUniverse, "198.51.100.9");
@@ -80,12 +81,12 @@ class SessionTest {
   void start() throws Exception {
     look.set(plan(1, 1));
     standIns = StandIns.start(Seats.of(look.get().facts()), Clock.system());
-    address = standIns.addresses().get("k");
+    at = standIns.places().get("k");
     session =
         new Session(
             "d",
             look::get,
-            new StandInGround((display, seats) -> standIns.addresses()),
+            new StandInGround((display, seats) -> standIns.places()),
             Source.create(),
             () -> Instant.ofEpochMilli(clock.get()),
             told::add);
@@ -106,7 +107,7 @@ class SessionTest {
   }
 
   private List<Integer> shown(String name) throws Exception {
-    for (JsonNode one : door.get(address, "state").body().get("ports")) {
+    for (JsonNode one : door.get(at, "state").body().get("ports")) {
       if (one.get("port").asString().equals(name)) {
         byte[] bytes = Base64.getDecoder().decode(one.get("shown").asString());
         Integer[] levels = new Integer[bytes.length];
@@ -131,7 +132,7 @@ class SessionTest {
 
   private Map<Integer, Long> packetsByUniverse() throws Exception {
     Map<Integer, Long> packets = new TreeMap<>();
-    for (JsonNode stream : door.get(address, "counters").body().get("streams")) {
+    for (JsonNode stream : door.get(at, "counters").body().get("streams")) {
       packets.merge(stream.get("universe").asInt(), stream.get("packets").asLong(), Long::sum);
       assertThat(stream.get("sequenceErrors").asLong()).isZero();
       assertThat(stream.get("missing").asLong()).as("numbers without a gap").isZero();
@@ -153,7 +154,7 @@ class SessionTest {
     assertThat(shown("RELAY 1")).containsExactly(255);
     assertThat(session.state().ended()).contains("it was stopped");
     assertThat(told.get(told.size() - 1).ended()).contains("it was stopped");
-    assertThat(door.get(address, "counters").body().at("/quarrels").asInt()).isZero();
+    assertThat(door.get(at, "counters").body().at("/quarrels").asInt()).isZero();
   }
 
   @Test
@@ -210,7 +211,8 @@ class SessionTest {
     E131.writeData(packet, new E131.Stream(new byte[16], "show", 1, 100, 0), 1, 0, 0, 510);
     try (DatagramSocket show = new DatagramSocket(0, InetAddress.getByName("127.0.0.9"))) {
       show.send(
-          new DatagramPacket(packet, packet.length, new InetSocketAddress(address, E131.PORT)));
+          new DatagramPacket(
+              packet, packet.length, new InetSocketAddress(at.address(), E131.PORT)));
       until("it is heard", () -> packetsByUniverse().containsKey(1));
       assertThatThrownBy(() -> session.arm(Set.of("fan")))
           .isInstanceOf(NotArmedException.class)

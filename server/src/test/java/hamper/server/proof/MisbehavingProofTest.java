@@ -39,15 +39,14 @@ class MisbehavingProofTest {
     Door door = new Door();
     byte[] on = "{\"%s\": true}".formatted(one.key()).getBytes(StandardCharsets.UTF_8);
     Proof.Seam seam =
-        new Proof.Seam(
-            document -> document,
-            addresses ->
-                addresses
+        Proof.Seam.standing(
+            places ->
+                places
                     .values()
                     .forEach(
-                        address -> {
+                        place -> {
                           try {
-                            assertThat(door.put(address, "misbehaviour", on).refused()).isEmpty();
+                            assertThat(door.put(place, "misbehaviour", on).refused()).isEmpty();
                           } catch (IOException e) {
                             throw new UncheckedIOException(e);
                           } catch (InterruptedException e) {

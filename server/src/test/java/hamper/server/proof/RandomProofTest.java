@@ -11,6 +11,7 @@ import hamper.facts.RunFacts;
 import hamper.files.CatalogueFiles;
 import hamper.samples.RandomYards;
 import hamper.samples.Untellable;
+import hamper.standin.StandIns;
 import java.util.HashSet;
 import java.util.Set;
 import org.junit.jupiter.api.Tag;
@@ -52,6 +53,20 @@ class RandomProofTest {
         displays, controllers, pixels, packets, lost, refused, excused);
     assertThat(refused).isLessThan(controllers / 4);
     assertThat(controllers).isGreaterThan(2L * displays);
+  }
+
+  /** As on a computer that knows no loopback address but 127.0.0.1. */
+  @Test
+  void standInsThatShareAnAddressShowTheSame() throws Exception {
+    for (long seed = 1; seed <= 10; seed++) {
+      Facts facts = Facts.of(RandomYards.of(CATALOG, seed));
+      ProofReport report =
+          Proof.of(facts, percent -> {}, Proof.Seam.startedBy(StandIns::startSharing));
+      look(facts, report, "sharing, seed " + seed);
+      assertThat(report.controllers())
+          .allMatch(one -> one.standIn().matches("127\\.0\\.0\\.1 door \\d+, E1.31 \\d+, .*"));
+      assertThat(report.lost()).isZero();
+    }
   }
 
   /** How many ports have a finding that says that they do not do what was planned. */

@@ -41,7 +41,7 @@ public final class YardMain {
       Door door = new Door();
       Giving giving = new Giving(door, UnaryOperator.identity());
       for (var gift : Giving.all(facts).entrySet()) {
-        String refused = giving.give(addresses.get(gift.getKey()), gift.getValue());
+        String refused = giving.give(devices.places().get(gift.getKey()), gift.getValue());
         if (!refused.isEmpty()) {
           throw new IllegalStateException(gift.getKey() + ": " + refused);
         }
@@ -51,7 +51,7 @@ public final class YardMain {
           new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
       while (words.readLine() != null) {
         ObjectNode all = Door.JSON.createObjectNode();
-        for (var one : devices.addresses().entrySet()) {
+        for (var one : devices.places().entrySet()) {
           ObjectNode device = all.putObject(one.getKey());
           device.set("state", door.get(one.getValue(), "state").body());
           device.set("counters", door.get(one.getValue(), "counters").body());
