@@ -44,6 +44,40 @@ class CheckItAllTest extends DemoCase {
   }
 
   @Test
+  void whatIsLitIsSeenInEveryWindowAndStoppedFromAny() {
+    assertThat(page.getByTestId("ground")).hasText("stand-ins");
+    assertThat(page.getByTestId("lit-strip")).hasCount(0);
+    Page other = window.tab(page.url());
+    assertThat(other.getByTestId("ground")).hasText("stand-ins");
+    page.evaluate(
+        """
+        async () => {
+          const [one] = await (await fetch('/api/displays')).json()
+          const answer = await fetch('/api/output', {
+            method: 'POST',
+            headers: { 'Content-Type': 'application/json' },
+            body: JSON.stringify({ display: one.id, percent: 50, who: 'Ann', seconds: 300 }),
+          })
+          if (!answer.ok) throw new Error(await answer.text())
+        }
+        """);
+    assertThat(other.getByTestId("lit")).containsText("61 pieces lit");
+    assertThat(other.getByTestId("lit")).containsText("1 controller left out");
+    other.getByTestId("lit").click();
+    assertThat(other.getByTestId("lit-sheet")).containsText("Ann 61 pieces at 50 %");
+    assertThat(other.getByTestId("lit-sheet"))
+        .containsText("PIXEL 3 has 430 pixels; it drives 400");
+    assertThat(page.getByTestId("lit-strip")).isVisible();
+    Accessibility.check(page, "lit");
+    page.getByTestId("stop-output").click();
+    assertThat(page.getByTestId("lit-strip")).hasCount(0);
+    assertThat(other.getByTestId("lit-strip")).hasCount(0);
+    assertThat(other.getByTestId("said")).containsText("Light is out: it was stopped.");
+    other.close();
+    window.noErrors();
+  }
+
+  @Test
   void whatIsSeldomSetHasItsPlaceAndKeysHaveASheet() {
     window.go("Controllers");
     page.getByLabel("More of K1", new Page.GetByLabelOptions().setExact(true)).first().click();

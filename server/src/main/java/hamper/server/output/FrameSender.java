@@ -71,6 +71,7 @@ public final class FrameSender {
 
   private final Source source;
   private final Map<String, byte[]> frames = new LinkedHashMap<>();
+  private final Set<String> reached = new HashSet<>();
   private final List<Unit> units = new ArrayList<>();
   private final List<Synchronization> synchronizations = new ArrayList<>();
   private final List<Sockets.Exit> announcement = new ArrayList<>();
@@ -121,6 +122,9 @@ public final class FrameSender {
       // a group or a broadcast gets each universe once, however many listen to it
       boolean first = line.transport() == Transport.UNICAST || shared.add(key);
       List<Routes.Hop> hops = first ? routes.of(line, packet.universe()) : List.of();
+      if (!first || !hops.isEmpty()) {
+        reached.add(controller);
+      }
       if (hops.isEmpty()) {
         continue;
       }
@@ -163,9 +167,9 @@ public final class FrameSender {
     return frames.get(controller);
   }
 
-  /** Controllers that have a frame. */
-  public Set<String> controllers() {
-    return frames.keySet();
+  /** Controllers that anything is sent to. */
+  public Set<String> reached() {
+    return reached;
   }
 
   /** Datagrams that the system did not take. */

@@ -32,6 +32,7 @@ record Laid(
     Map<String, FrameLayout> layouts = layouts(facts, storage);
     Ground.Prepared prepared = ground.prepare(display, facts, layouts);
     FrameSender sender = new FrameSender(source, layouts, prepared.routes());
+    layouts.keySet().retainAll(sender.reached());
     return new Laid(
         version, facts, Lights.of(facts, layouts), sender, prepared.readBack(), prepared.leftOut());
   }

@@ -310,7 +310,7 @@ final class Session {
     }
     next = null;
     Laid before = laid;
-    for (String controller : before.sender().controllers()) {
+    for (String controller : before.sender().reached()) {
       before.lights().dark(controller, before.sender().frame(controller));
     }
     before.sender().endWhatIsNotIn(after.sender(), to -> packets++);
@@ -334,7 +334,7 @@ final class Session {
       return;
     }
     Collection<Lights.Hold> all = all();
-    for (String controller : laid.sender().controllers()) {
+    for (String controller : laid.sender().reached()) {
       laid.lights()
           .fill(controller, laid.sender().frame(controller), all, moving, laid.readBack(), now);
     }
@@ -351,7 +351,7 @@ final class Session {
       if (workLight > 0) {
         left.add(new Lights.Hold("work light", Targets.ALL, Ramp.steady(workLight), workLight));
       }
-      for (String controller : laid.sender().controllers()) {
+      for (String controller : laid.sender().reached()) {
         laid.lights()
             .fill(
                 controller, laid.sender().frame(controller), left, Map.of(), laid.readBack(), now);

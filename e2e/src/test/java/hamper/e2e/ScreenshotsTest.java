@@ -1,0 +1,63 @@
+package hamper.e2e;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import java.util.Locale;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+
+/**
+ * Takes all pictures of docs/screenshots anew, from the demo: with {@code
+ * -Dhamper.screenshots=true} (CONTRIBUTING.md).
+ */
+@EnabledIfSystemProperty(named = "hamper.screenshots", matches = "true")
+class ScreenshotsTest extends DemoCase {
+  private static final Path FOLDER = Path.of("../docs/screenshots");
+
+  private void shoot(String name) {
+    page.mouse().move(640, 2);
+    page.waitForTimeout(1_500);
+    page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
+  }
+
+  /** Lays the first leg of a port under the glass. */
+  private void under(String written, String lane) {
+    window.reveal(written, window.lane(lane));
+    window.lane(lane).locator("[data-piece]").first().click();
+    page.waitForTimeout(500);
+  }
+
+  @Test
+  void allAreTakenAnew() {
+    page.setViewportSize(1280, 800);
+    page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
+    for (String place : new String[] {"Overview", "Network", "Controllers", "Props", "Loads"}) {
+      window.go(place);
+      shoot(place.toLowerCase(Locale.ROOT));
+    }
+    page.getByTestId("view-power").click();
+    shoot("loads-supplies");
+    window.go("Handover");
+    shoot("handover");
+    page.getByTestId("go-proof").click();
+    page.getByTestId("start-proof").click();
+    page.getByTestId("verdict").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+    shoot("proof");
+    window.go("Overview");
+    page.getByTestId("findings-pill").click();
+    page.getByTestId("finding").nth(1).getByTestId("settle").click();
+    shoot("findings");
+    page.getByTestId("findings-pill").click();
+    window.go("Patch");
+    shoot("patch");
+    under("K9-P1", "k9|PANEL|1");
+    shoot("patch-kinds");
+    page.keyboard().press("Escape");
+    page.getByTestId("theme").click();
+    page.getByTestId("findings-pill").click();
+    under("K1-5", "k1|PIXEL|5");
+    shoot("patch-dark");
+  }
+}
