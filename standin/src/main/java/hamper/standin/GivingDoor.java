@@ -17,11 +17,6 @@ final class GivingDoor {
   private static final int MOST_SWITCH_BYTES = 4096;
   private static final long SLOW_MILLIS = 500;
 
-  static {
-    // without it a short answer waits 40 ms for the acknowledgement of its head
-    System.setProperty("sun.net.httpserver.nodelay", "true");
-  }
-
   private final Device device;
   private final HttpServer server;
 
@@ -30,7 +25,7 @@ final class GivingDoor {
    */
   GivingDoor(Device device, InetSocketAddress at, Executor executor) throws IOException {
     this.device = device;
-    server = HttpServer.create(at, 0);
+    server = QuickServer.at(at);
     server.setExecutor(executor);
     server.createContext("/", this::answer);
   }

@@ -42,7 +42,7 @@ public final class Yard implements AutoCloseable {
 
   private Yard(Path word) throws IOException {
     this.word = word;
-    server = HttpServer.create(new InetSocketAddress(InetAddress.getByName("127.0.0.1"), 0), 0);
+    server = QuickServer.at(new InetSocketAddress(InetAddress.getByName("127.0.0.1"), 0));
     server.setExecutor(
         Executors.newSingleThreadExecutor(
             work -> {

@@ -48,6 +48,12 @@ class OutputController {
       Optional<Set<String>> props,
       Optional<Set<String>> pieces,
       Optional<Set<String>> controllers) {
+    OutputTargets {
+      props = props.map(Set::copyOf);
+      pieces = pieces.map(Set::copyOf);
+      controllers = controllers.map(Set::copyOf);
+    }
+
     Targets targets() {
       return new Targets(
           props.orElse(Set.of()), pieces.orElse(Set.of()), controllers.orElse(Set.of()));
@@ -76,6 +82,11 @@ class OutputController {
       Optional<Integer> seconds,
       Optional<Set<String>> storage,
       Optional<Set<String>> armed) {
+    OutputRequest {
+      storage = storage.map(Set::copyOf);
+      armed = armed.map(Set::copyOf);
+    }
+
     Output.Wanted wanted() {
       return new Output.Wanted(
           display,

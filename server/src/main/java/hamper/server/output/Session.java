@@ -166,15 +166,17 @@ final class Session {
    *
    * @throws NotArmedException where there is no such piece that moves, or another source is live
    */
-  synchronized void arm(Set<String> pieces) throws InterruptedException {
+  void arm(Set<String> pieces) throws InterruptedException {
     Map<String, Piece> movers = laid.lights().movers();
     for (String piece : pieces) {
       if (!movers.containsKey(piece)) {
         throw new NotArmedException(piece, "nothing of that id moves on what is sent to");
       }
-      refuseOthers(piece);
+      refuseOthers(piece); // asks devices: frames go on meanwhile
     }
-    pieces.forEach(piece -> motion.arm(movers.get(piece)));
+    synchronized (this) {
+      pieces.forEach(piece -> motion.arm(movers.get(piece)));
+    }
   }
 
   private void refuseOthers(String piece) throws InterruptedException {
