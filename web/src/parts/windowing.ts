@@ -1,5 +1,23 @@
 import { computed, onMounted, onScopeDispose, ref, type Ref } from 'vue'
 
+/** Rows are drawn so far beyond what is in view (px). */
+const MARGIN = 70
+
+/** The first of some ascending numbers that is above another; their count where none is. */
+export function firstAbove(ascending: number[], value: number): number {
+  let low = 0
+  let high = ascending.length
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (ascending[middle] > value) {
+      high = middle
+    } else {
+      low = middle + 1
+    }
+  }
+  return low
+}
+
 /**
  * Shows only the rows that are in view, so that thousands of lanes scroll smoothly.
  *
@@ -21,17 +39,16 @@ export function useWindowing<R extends { height: number }>(
     return starts
   })
   const total = computed(() => tops.value[rows.value.length])
-  const visible = computed(() => {
-    const margin = 200
-    const shown: { row: R; top: number }[] = []
-    rows.value.forEach((row, i) => {
-      const start = tops.value[i]
-      if (start + row.height > top.value - margin && start < top.value + height.value + margin) {
-        shown.push({ row, top: start })
-      }
-    })
-    return shown
-  })
+  // two numbers, so that nothing is drawn anew while the same rows are in view
+  const first = computed(() => Math.max(0, firstAbove(tops.value, top.value - MARGIN) - 1))
+  const end = computed(() =>
+    Math.min(rows.value.length, firstAbove(tops.value, top.value + height.value + MARGIN)),
+  )
+  const visible = computed(() =>
+    rows.value
+      .slice(first.value, end.value)
+      .map((row, i) => ({ row, top: tops.value[first.value + i] })),
+  )
 
   function look() {
     top.value = scroller.value?.scrollTop ?? 0
@@ -44,12 +61,12 @@ export function useWindowing<R extends { height: number }>(
       return
     }
     const start = tops.value[index]
-    const end = tops.value[index + 1]
+    const after = tops.value[index + 1]
     const head = 8
     if (start - head < element.scrollTop) {
       element.scrollTop = start - head
-    } else if (end > element.scrollTop + element.clientHeight) {
-      element.scrollTop = end - element.clientHeight + head
+    } else if (after > element.scrollTop + element.clientHeight) {
+      element.scrollTop = after - element.clientHeight + head
     }
     look()
   }

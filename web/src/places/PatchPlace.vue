@@ -280,13 +280,17 @@ watch(
       aria-label="Ports and what hangs on them"
       @keydown="onKey"
     >
-      <div class="all" :style="{ height: `${total}px`, width: `${inner}px` }">
+      <div
+        class="all"
+        :class="{ wide: inner > width }"
+        :style="{ height: `${total}px`, width: `${inner}px` }"
+      >
         <div
           v-for="{ row, top } in visible"
           :key="row.key"
           class="row"
-          :class="row.kind"
-          :style="{ transform: `translateY(${top}px)`, height: `${row.height}px` }"
+          :class="[row.kind, { over: row.kind === 'lane' && patching.isOver(row.lane) }]"
+          :style="{ top: `${top}px`, height: `${row.height}px` }"
         >
           <ControllerHeader
             v-if="row.kind === 'head'"
@@ -399,13 +403,20 @@ watch(
 .all {
   position: relative;
 }
+/* labels and meters stay in view where lanes are wider than the window, and cost nothing elsewhere */
+.all {
+  --stays: relative;
+}
+.all.wide {
+  --stays: sticky;
+}
 .row {
   position: absolute;
-  top: 0;
   left: 0;
   width: 100%;
+  contain: layout style;
 }
-.row.lane:has(.aimed) {
+.row.over {
   z-index: 5;
 }
 .addresses {

@@ -130,7 +130,20 @@ export const usePatching = defineStore('patching', () => {
     preview.value = undefined
   }
 
+  /** Whether what is dragged would hang on a lane. */
+  function isOver(lane: LaneView): boolean {
+    const aim = target.value
+    if (!aim) {
+      return false
+    }
+    const key = portKey(lane.port)
+    return isAcross(aim)
+      ? (previewLanes.value.get(key) ?? lane).legs.some((leg) => dragged.value.includes(leg.piece))
+      : portKey(aim.port) === key
+  }
+
   return {
+    isOver,
     selected,
     glass,
     pointed,

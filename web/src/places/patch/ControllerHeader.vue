@@ -59,7 +59,7 @@ const used = computed(() => props.view.lanes.filter((lane) => lane.legs.length).
   gap: 10px;
   padding: 0 16px 0 6px;
   background: rgb(var(--v-theme-surface-variant));
-  position: sticky;
+  position: var(--stays);
   left: 0;
   overflow: hidden;
   white-space: nowrap;

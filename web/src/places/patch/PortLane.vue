@@ -30,15 +30,7 @@ const key = computed(() => portKey(props.lane.port))
 const wrong = computed(() => display.wrongAt.get(key.value))
 /** The lane as it would be while something is dragged over it. */
 const shown = computed(() => patching.previewLanes.get(key.value) ?? props.lane)
-const aimed = computed(() => {
-  const target = patching.target
-  if (!target) {
-    return false
-  }
-  return isAcross(target)
-    ? shown.value.legs.some((leg) => patching.dragged.includes(leg.piece))
-    : portKey(target.port) === key.value
-})
+const aimed = computed(() => patching.isOver(props.lane))
 const ghosts = computed(() => (aimed.value && patching.preview ? patching.dragged : []))
 const load = computed(() => shown.value.load)
 /** The fuse nearest to its limit, as Loads and Overview tell it. */
@@ -147,7 +139,7 @@ const caption = computed(() => {
   color: rgb(var(--v-theme-error));
 }
 .port {
-  position: sticky;
+  position: var(--stays);
   left: 0;
   z-index: 2;
   background: rgb(var(--v-theme-background));
@@ -187,7 +179,7 @@ const caption = computed(() => {
   pointer-events: none;
 }
 .meters {
-  position: sticky;
+  position: var(--stays);
   right: 0;
   z-index: 2;
   background: rgb(var(--v-theme-background));
