@@ -1,11 +1,9 @@
 package hamper.send;
 
-import java.util.Arrays;
-
 /**
  * The level of one light over time. It rises within half a second, one supply after another, so
- * that no two supplies take their rush together; it falls at once. It rises at most three times in
- * a second: a flash that would come sooner waits. Source: docs/output.md.
+ * that no two supplies take their rush together; it falls at once. A flash that would come too soon
+ * after others waits. Source: docs/output.md.
  */
 public final class Ramp {
   private static final long RISE_MILLIS = 500;
@@ -16,27 +14,24 @@ public final class Ramp {
   /** All supplies have begun within so long. */
   private static final long ALL_MILLIS = 5_000;
 
-  private static final long SECOND = 1_000;
-  private static final int RISES_A_SECOND = 3;
-
   private final long step;
-  private final long[] rises = new long[RISES_A_SECOND];
-  private int next;
+  private final Rises rises;
   private double from;
   private double target;
   private long begin;
 
   /**
    * @param supplies that rise one after another
+   * @param rises of all light of a display
    */
-  public Ramp(int supplies) {
+  public Ramp(int supplies, Rises rises) {
     step = Math.min(NEXT_MILLIS, ALL_MILLIS / Math.max(1, supplies));
-    Arrays.fill(rises, Long.MIN_VALUE / 2);
+    this.rises = rises;
   }
 
   /** One that has its level already. */
   public static Ramp steady(double percent) {
-    Ramp ramp = new Ramp(1);
+    Ramp ramp = new Ramp(1, new Rises());
     ramp.from = percent;
     ramp.target = percent;
     return ramp;
@@ -54,9 +49,7 @@ public final class Ramp {
     }
     double here = at(0, now);
     if (percent > here) {
-      begin = Math.max(now, rises[next] + SECOND);
-      rises[next] = begin;
-      next = (next + 1) % RISES_A_SECOND;
+      begin = rises.begin(now);
       from = here;
     } else {
       from = percent;

@@ -25,7 +25,7 @@ class SendingTest {
 
   @Test
   void whiteRisesSupplyBySupplyAndFallsAtOnce() {
-    Ramp ramp = new Ramp(3);
+    Ramp ramp = new Ramp(3, new Rises());
     ramp.to(30, 1_000);
     assertThat(ramp.at(0, 1_000)).isZero();
     assertThat(ramp.at(0, 1_250)).isEqualTo(15);
@@ -36,12 +36,14 @@ class SendingTest {
     assertThat(ramp.rests(3, 2_250)).isTrue();
     ramp.to(10, 3_000);
     assertThat(ramp.at(0, 3_000)).isEqualTo(10);
-    assertThat(new Ramp(1_000).rests(1_000, 5_600)).as("however many supplies").isTrue();
+    assertThat(new Ramp(1_000, new Rises()).rests(1_000, 5_600))
+        .as("however many supplies")
+        .isTrue();
   }
 
   @Test
   void itFlashesThreeTimesASecondAtMost() {
-    Ramp ramp = new Ramp(1);
+    Ramp ramp = new Ramp(1, new Rises());
     int rises = 0;
     double before = 0;
     boolean rising = false;
@@ -55,6 +57,21 @@ class SendingTest {
       before = level;
     }
     assertThat(rises).isLessThanOrEqualTo(31);
+  }
+
+  /** Whoever begins anew, under another name or with other pieces, waits like the others. */
+  @Test
+  void severalRiseNoOftenerThanOne() {
+    Rises rises = new Rises();
+    for (int i = 0; i < 3; i++) {
+      Ramp ramp = new Ramp(1, rises);
+      ramp.to(100, 10L * i);
+      assertThat(ramp.at(0, 10L * i + 500)).isEqualTo(100);
+    }
+    Ramp fourth = new Ramp(1, rises);
+    fourth.to(100, 30);
+    assertThat(fourth.at(0, 1_000)).isZero();
+    assertThat(fourth.at(0, 1_500)).isEqualTo(100);
   }
 
   @Test

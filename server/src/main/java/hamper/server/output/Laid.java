@@ -7,6 +7,7 @@ import hamper.send.FrameLayouts;
 import hamper.send.Lights;
 import java.io.IOException;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
@@ -35,6 +36,28 @@ record Laid(
     layouts.keySet().retainAll(sender.reached());
     return new Laid(
         version, facts, Lights.of(facts, layouts), sender, prepared.readBack(), prepared.leftOut());
+  }
+
+  /** Fills the frames: what is held, the rest dark and safe. */
+  void fill(List<Lights.Hold> holds, Map<String, byte[]> moving, long now) {
+    for (String controller : sender.reached()) {
+      lights.fill(controller, sender.frame(controller), holds, moving, readBack, now);
+    }
+  }
+
+  /** Everything at its safe state, all light out. */
+  void dark() {
+    for (String controller : sender.reached()) {
+      lights.dark(controller, sender.frame(controller));
+    }
+  }
+
+  String titleOf(String piece) {
+    return facts.plan().existingPiece(piece).title();
+  }
+
+  String tagOf(String controller) {
+    return facts.plan().existingController(controller).tag();
   }
 
   /** The same, to be laid out anew though its plan has not changed. */

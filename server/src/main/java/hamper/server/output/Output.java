@@ -133,10 +133,7 @@ public final class Output {
       session.addStorage(wanted.storage());
       want(session, wanted);
     } else {
-      Session begun = begin(wanted);
-      want(begun, wanted);
-      begun.start();
-      session = begun;
+      session = begun(wanted);
     }
     OutputState state = session.state();
     tell(state);
@@ -149,7 +146,19 @@ public final class Output {
         wanted.who(), wanted.what(), wanted.percent(), wanted.ceiling(), wanted.seconds());
   }
 
-  private Session begin(Wanted wanted) throws InterruptedException {
+  private Session begun(Wanted wanted) throws InterruptedException {
+    Session begun = laid(wanted);
+    try {
+      want(begun, wanted);
+    } catch (RuntimeException e) {
+      begun.discard();
+      throw e;
+    }
+    begun.start();
+    return begun;
+  }
+
+  private Session laid(Wanted wanted) throws InterruptedException {
     LiveDisplay live = displays.get(wanted.display());
     Session begun =
         new Session(
@@ -162,6 +171,7 @@ public final class Output {
     try {
       begun.prepare(wanted.storage());
     } catch (IOException e) {
+      begun.discard();
       throw new UncheckedIOException("Nothing can be sent: " + e.getMessage(), e);
     }
     return begun;

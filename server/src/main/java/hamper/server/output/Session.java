@@ -1,19 +1,12 @@
 package hamper.server.output;
 
 import hamper.display.Piece;
-import hamper.send.Lights;
-import hamper.send.Motion;
 import hamper.send.Pace;
-import hamper.send.Ramp;
 import hamper.send.Targets;
 import hamper.server.live.LiveDisplay;
 import java.io.IOException;
 import java.time.InstantSource;
-import java.util.ArrayList;
-import java.util.Collection;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -36,20 +29,21 @@ final class Session {
   /** How often it is looked whether the plan has changed (ms). */
   private static final long LOOK_MILLIS = 50;
 
-  private static final long ANNOUNCE_NANOS = 10_000_000_000L;
+  /**
+   * It is sent no seldomer, whatever the show's rate, so that what is let go is safe at once (1/s).
+   */
+  private static final double LEAST_RATE = 20;
 
-  /** What a holder wants, and until when (ms). */
-  private record Held(Lights.Hold hold, int percent, long until) {}
+  private static final long MOST_SPREAD_NANOS = 20_000_000;
+  private static final long ANNOUNCE_NANOS = 10_000_000_000L;
 
   private final String display;
   private final Supplier<LiveDisplay.Look> look;
   private final Ground ground;
-  private final InstantSource clock;
   private final Consumer<OutputState> told;
   private final Source source;
-  private final Map<String, Held> holds = new LinkedHashMap<>();
+  private final Holders holders;
   private final Set<String> storage = new HashSet<>();
-  private final Motion motion = new Motion();
 
   private volatile Laid laid;
   private volatile Laid next;
@@ -59,8 +53,7 @@ final class Session {
   /** How it was when it ended; empty before. */
   private volatile OutputState over;
 
-  private int workLight;
-  private boolean still;
+  private volatile int workLight;
   private long packets;
   private Pace pace;
   private Thread sending;
@@ -81,8 +74,8 @@ final class Session {
     this.look = look;
     this.ground = ground;
     this.source = source;
-    this.clock = clock;
     this.told = told;
+    holders = new Holders(clock);
   }
 
   /** Lays the display out; nothing is sent yet. */
@@ -111,7 +104,7 @@ final class Session {
   }
 
   private double rate() {
-    return laid.facts().plan().display().settings().framesPerSecond();
+    return Math.max(LEAST_RATE, laid.facts().plan().display().settings().framesPerSecond());
   }
 
   String display() {
@@ -127,31 +120,24 @@ final class Session {
     return over == null;
   }
 
+  /** Nothing of it was begun. */
+  void discard() {
+    close();
+  }
+
   /**
    * Lights something for somebody, in place of what that one had.
    *
    * @throws HeldException where another has a piece of it
    */
-  synchronized void light(String who, Targets what, int percent, int ceiling, int seconds) {
-    Optional<Lights.Clash> clash = laid.lights().clash(what, who, all());
-    clash.ifPresent(
-        one -> {
-          throw new HeldException(titleOf(one.piece()), one.who());
-        });
-    long now = clock.millis();
-    Held before = holds.get(who);
-    Ramp ramp =
-        before != null && before.hold().what().equals(what)
-            ? before.hold().ramp()
-            : new Ramp(laid.lights().supplies());
-    ramp.to(percent, now);
-    holds.put(
-        who, new Held(new Lights.Hold(who, what, ramp, ceiling), percent, now + seconds * 1000L));
-    still = false;
-  }
-
-  private String titleOf(String piece) {
-    return laid.facts().plan().existingPiece(piece).title();
+  void light(String who, Targets what, int percent, int ceiling, int seconds) {
+    Laid here = laid;
+    holders
+        .light(here.lights(), who, what, percent, ceiling, seconds)
+        .ifPresent(
+            clash -> {
+              throw new HeldException(here.titleOf(clash.piece()), clash.who());
+            });
   }
 
   /** Controllers that are sent to from now on though they play their own storage. */
@@ -172,26 +158,22 @@ final class Session {
       if (!movers.containsKey(piece)) {
         throw new NotArmedException(piece, "nothing of that id moves on what is sent to");
       }
-      refuseOthers(piece); // asks devices: frames go on meanwhile
+      refuseOthers(piece);
     }
-    synchronized (this) {
-      pieces.forEach(piece -> motion.arm(movers.get(piece)));
-    }
+    pieces.forEach(piece -> holders.arm(movers.get(piece)));
   }
 
+  /** Asks devices, and keeps no frame waiting for them. */
   private void refuseOthers(String piece) throws InterruptedException {
-    for (String controller : laid.lights().controllersOf(piece)) {
-      Optional<String> other = ground.otherSource(display, controller, own());
+    Laid here = laid;
+    for (String controller : here.lights().controllersOf(piece)) {
+      Optional<String> other = ground.otherSource(display, controller, source.sockets().names());
       if (other.isPresent()) {
-        String tag = laid.facts().plan().existingController(controller).tag();
         throw new NotArmedException(
-            titleOf(piece), "%s is sending to %s too".formatted(other.get(), tag));
+            here.titleOf(piece),
+            "%s is sending to %s too".formatted(other.get(), here.tagOf(controller)));
       }
     }
-  }
-
-  private Set<String> own() {
-    return source.sockets().names();
   }
 
   /**
@@ -200,31 +182,23 @@ final class Session {
    * @throws NotArmedException where it does not move, with the reason
    */
   void hold(String piece, byte[] levels, String who) throws InterruptedException {
-    boolean begins;
-    synchronized (this) {
-      begins = !motion.moving(clock.millis()).containsKey(piece);
-    }
-    if (begins && motion.isArmed(piece)) {
+    boolean armed = holders.isArmed(piece);
+    if (armed && !holders.moves(piece)) {
       refuseOthers(piece);
     }
-    synchronized (this) {
-      Optional<String> refused = motion.hold(piece, levels, who, clock.millis());
-      still = false;
-      if (refused.isPresent()) {
-        throw new NotArmedException(motion.isArmed(piece) ? titleOf(piece) : piece, refused.get());
-      }
+    Optional<String> refused = holders.hold(piece, levels, who);
+    if (refused.isPresent()) {
+      throw new NotArmedException(armed ? laid.titleOf(piece) : piece, refused.get());
     }
   }
 
-  synchronized void release(String piece) {
-    motion.release(piece, clock.millis());
-    still = false;
+  void release(String piece) {
+    holders.release(piece);
   }
 
   /** One holder has done. */
-  synchronized void leave(String who) {
-    holds.remove(who);
-    still = false;
+  void leave(String who) {
+    holders.leave(who);
   }
 
   /**
@@ -233,16 +207,10 @@ final class Session {
    * @param light that stays on for somebody on a ladder (percent); 0: black
    */
   void stop(int light) throws InterruptedException {
-    synchronized (this) {
-      workLight = light;
-    }
+    workLight = light;
     stopped = true;
     LockSupport.unpark(sending);
     sending.join();
-  }
-
-  private synchronized List<Lights.Hold> all() {
-    return new ArrayList<>(holds.values().stream().map(Held::hold).toList());
   }
 
   private void run() {
@@ -252,15 +220,15 @@ final class Session {
       pace = new Pace(began, rate());
       long announced = began - ANNOUNCE_NANOS;
       long toldAt = 0;
-      while (!stopped && trouble == null && somebodyHolds()) {
+      while (!stopped && trouble == null && holders.any()) {
         await(pace.due());
         if (stopped) {
           break;
         }
         change();
         take();
-        fill();
-        laid.sender().send((long) (NANOS / rate() / 2), to -> packets++);
+        holders.fill(laid);
+        laid.sender().send(spread(), to -> packets++);
         long now = System.nanoTime();
         if (now - announced >= ANNOUNCE_NANOS) {
           announced = now;
@@ -296,14 +264,6 @@ final class Session {
     }
   }
 
-  private synchronized boolean somebodyHolds() {
-    long now = clock.millis();
-    int before = holds.size();
-    holds.values().removeIf(held -> held.until() <= now);
-    still &= holds.size() == before;
-    return !holds.isEmpty();
-  }
-
   /** Takes over what was laid out anew: what it does not send to any more goes dark and ends. */
   private void change() throws IOException {
     Laid after = next;
@@ -312,57 +272,32 @@ final class Session {
     }
     next = null;
     Laid before = laid;
-    for (String controller : before.sender().reached()) {
-      before.lights().dark(controller, before.sender().frame(controller));
-    }
+    before.dark();
     before.sender().endWhatIsNotIn(after.sender(), to -> packets++);
     double rate = rate();
     synchronized (this) {
       laid = after;
-      still = false;
-      motion.keep(after.lights().movers());
       pace = rate() == rate ? pace : pace.at(System.nanoTime(), rate());
     }
+    holders.moveTo(after.lights());
   }
 
   private synchronized void take() {
     pace.take(System.nanoTime());
   }
 
-  private synchronized void fill() {
-    long now = clock.millis();
-    Map<String, byte[]> moving = motion.moving(now);
-    if (still && moving.isEmpty()) {
-      return;
-    }
-    Collection<Lights.Hold> all = all();
-    for (String controller : laid.sender().reached()) {
-      laid.lights()
-          .fill(controller, laid.sender().frame(controller), all, moving, laid.readBack(), now);
-    }
-    int supplies = laid.lights().supplies();
-    still = moving.isEmpty() && all.stream().allMatch(hold -> hold.ramp().rests(supplies, now));
-  }
-
   /** Safe states, and black or work light, three times; then its end is told. */
   private void last() throws IOException {
-    synchronized (this) {
-      holds.clear();
-      List<Lights.Hold> left = new ArrayList<>();
-      long now = clock.millis();
-      if (workLight > 0) {
-        left.add(new Lights.Hold("work light", Targets.ALL, Ramp.steady(workLight), workLight));
-      }
-      for (String controller : laid.sender().reached()) {
-        laid.lights()
-            .fill(
-                controller, laid.sender().frame(controller), left, Map.of(), laid.readBack(), now);
-      }
-    }
+    holders.end(laid, workLight);
     for (int i = 0; i < LAST_FRAMES; i++) {
       laid.sender().sendAll(to -> packets++);
     }
     laid.sender().terminate(to -> packets++);
+  }
+
+  /** Over so long a frame goes out: half its period, and never so long that Stop waits (ns). */
+  private long spread() {
+    return (long) Math.min(MOST_SPREAD_NANOS, NANOS / rate() / 2);
   }
 
   /** Until a moment, or until it is stopped. */
@@ -391,36 +326,23 @@ final class Session {
   }
 
   private synchronized OutputState tell(Optional<String> ended) {
-    long now = clock.millis();
     Laid here = laid;
     return new OutputState(
         display,
         here.version(),
         ground.live(),
         rate(),
-        holds.entrySet().stream().map(one -> holder(one.getKey(), one.getValue(), now)).toList(),
-        List.copyOf(motion.armed()),
-        List.copyOf(motion.moving(now).keySet()),
+        holders.told(here.lights()),
+        holders.armed(),
+        holders.moving(),
         pace.sent(),
         pace.unsent(),
         packets,
         here.sender().failed(),
         pace.worstNanos() / (double) NANOS_A_MILLI,
         here.leftOut().entrySet().stream()
-            .map(
-                one ->
-                    new OutputState.NotSent(
-                        here.facts().plan().existingController(one.getKey()).tag(), one.getValue()))
+            .map(one -> new OutputState.NotSent(here.tagOf(one.getKey()), one.getValue()))
             .toList(),
         ended);
-  }
-
-  private OutputState.Holder holder(String who, Held held, long now) {
-    return new OutputState.Holder(
-        who,
-        held.percent(),
-        held.hold().ceiling(),
-        laid.lights().hits(held.hold().what()),
-        Math.max(0, (held.until() - now) / 1000));
   }
 }
