@@ -3,9 +3,7 @@ package hamper.standin;
 import hamper.wire.ArtNet;
 import hamper.wire.Ddp;
 import java.net.InetSocketAddress;
-import java.util.Base64;
 import java.util.EnumSet;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -48,23 +46,17 @@ final class Device {
   private Receiver receiver;
   private final Set<Misbehaviour> misbehaves = EnumSet.noneOf(Misbehaviour.class);
   private final Map<String, Card> cards = new TreeMap<>();
-
-  /** What each port showed when a pixel of it died. */
-  private final Map<String, byte[]> frozen = new HashMap<>();
-
+  private final Shining shining;
   private boolean artnet;
-  private boolean testing;
   private int polls;
   private Consumer<Set<Integer>> joins = universes -> {};
   private Set<Integer> joined = Set.of();
-
-  /** Its levels when its power went. */
-  private byte[] before = {};
 
   Device(Seat seat, String address, Clock clock) {
     this.seat = seat;
     this.address = address;
     this.clock = clock;
+    shining = new Shining(seat.model(), misbehaves);
   }
 
   Seat seat() {
@@ -114,11 +106,10 @@ final class Device {
 
   /** Switches a misbehaviour on or off; what it was told is read anew. */
   synchronized void misbehave(Misbehaviour what, boolean on) {
-    frozen.clear();
+    if (receiver != null) {
+      shining.freeze(ports(), receiver, clock.millis());
+    }
     if (on) {
-      for (Port one : ports()) {
-        frozen.put(one.named(), shown(one));
-      }
       misbehaves.add(what);
     } else {
       misbehaves.remove(what);
@@ -173,7 +164,7 @@ final class Device {
 
   /** Switches its own test on or off: everything full, whatever it was told. */
   synchronized void test(boolean on) {
-    testing = on;
+    shining.test(on);
   }
 
   private JsonNode read(byte[] bytes) throws RefusedException {
@@ -224,12 +215,11 @@ final class Device {
 
   void restart() {
     synchronized (this) {
-      before = receiver == null ? new byte[0] : receiver.levels().clone();
+      shining.restart(receiver == null ? new byte[0] : receiver.levels().clone());
       counters = new Counters();
       document = null;
       wiring = null;
       receiver = null;
-      testing = false;
       if (kept != null && !misbehaves.contains(Misbehaviour.FORGETS)) {
         use(kept);
       }
@@ -321,20 +311,8 @@ final class Device {
   /** What every byte of every port shows, as base64. */
   synchronized ObjectNode state() {
     ObjectNode root = JSON.createObjectNode().put("packets", counters.packets());
-    root.put("testing", testing);
-    var list = root.putArray("ports");
-    for (Port port : ports()) {
-      byte[] shown = shown(port);
-      byte[] died =
-          misbehaves.contains(Misbehaviour.DEAD_PIXEL_FROZEN)
-              ? frozen.computeIfAbsent(port.named(), named -> shown.clone())
-              : shown;
-      Misshown.spoil(port, shown, died.length == shown.length ? died : shown, misbehaves);
-      list.addObject()
-          .put("port", port.named())
-          .put("width", port.width())
-          .put("shown", Base64.getEncoder().encodeToString(shown));
-    }
+    root.put("testing", shining.testing());
+    shining.tell(ports(), receiver, clock.millis(), root.putArray("ports"));
     var units = root.putArray("units");
     for (Card card : cards.values()) {
       ports().stream()
@@ -342,34 +320,6 @@ final class Device {
           .forEach(port -> units.add(card.shown(port.line(), receiver.levels())));
     }
     return root;
-  }
-
-  private byte[] shown(Port port) {
-    if (testing) {
-      return port.tested();
-    } else if (receiver.begun() && !receiver.lost(clock.millis())) {
-      return port.shown(receiver.levels());
-    }
-    return switch (byItself(receiver.begun() ? "lostSource" : "atStart")) {
-      case "HOLD" -> port.shown(receiver.begun() ? receiver.levels() : remembered());
-      case "STORED" -> port.stored();
-      default -> port.safe();
-    };
-  }
-
-  private byte[] remembered() {
-    return before.length == receiver.levels().length ? before : receiver.levels();
-  }
-
-  private String byItself(String when) {
-    if (misbehaves.contains(Misbehaviour.HOLDS)) {
-      return "HOLD";
-    } else if (misbehaves.contains(Misbehaviour.PLAYS_STORED)) {
-      return "STORED";
-    } else if (misbehaves.contains(Misbehaviour.GOES_SAFE)) {
-      return "SAFE";
-    }
-    return seat.model().path(when).asString("SAFE");
   }
 
   synchronized ObjectNode counters() {
