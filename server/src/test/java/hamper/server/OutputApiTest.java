@@ -65,6 +65,32 @@ class OutputApiTest extends ApiCase {
     until("its time was over");
   }
 
+  /** Devices remember who lit them a moment ago: that was Hamper itself, and no other source. */
+  @Test
+  void whoLitItBeforeIsNobodyElse() throws InterruptedException {
+    String armed = ",\"percent\":10,\"seconds\":60,\"armed\":[\"%s\"]".formatted(circuit());
+    light(",\"percent\":10,\"seconds\":60");
+    assertThat(server.delete("/api/output").status()).isEqualTo(204);
+    until("it was stopped");
+    assertThat(light(armed).get("armed")).hasSize(1);
+    assertThat(server.delete("/api/output").status()).isEqualTo(204);
+  }
+
+  /** A circuit that hangs on what is sent to. */
+  private String circuit() {
+    return server
+        .get("/api/displays/" + display)
+        .body()
+        .get("props")
+        .valueStream()
+        .flatMap(prop -> prop.get("pieces").valueStream())
+        .filter(piece -> piece.at("/piece/kind").asString("").equals("circuit"))
+        .filter(piece -> piece.at("/port/controller").asString("").equals("k7"))
+        .map(piece -> piece.at("/piece/id").asString())
+        .findFirst()
+        .orElseThrow();
+  }
+
   @Test
   void whatCannotBeIsRefused() {
     assertThat(server.post("/api/output", wanted(",\"percent\":101")).status()).isEqualTo(422);

@@ -37,38 +37,38 @@ final class Answers {
    * @param count of replies before
    */
   static List<byte[]> toPoll(String address, JsonNode model, Set<Integer> universes, int count) {
-    List<List<Integer>> groups = new ArrayList<>();
+    List<List<Integer>> fours = new ArrayList<>();
     TreeMap<Integer, List<Integer>> byUpper = new TreeMap<>();
     for (int universe : new TreeSet<>(universes)) {
-      List<Integer> group = byUpper.computeIfAbsent(universe >> 4, key -> new ArrayList<>());
-      group.add(universe);
-      if (group.size() == PORTS) {
-        groups.add(byUpper.remove(universe >> 4));
+      List<Integer> four = byUpper.computeIfAbsent(universe >> 4, key -> new ArrayList<>());
+      four.add(universe);
+      if (four.size() == PORTS) {
+        fours.add(byUpper.remove(universe >> 4));
       }
     }
-    groups.addAll(byUpper.values());
-    if (groups.isEmpty()) {
-      groups.add(List.of());
+    fours.addAll(byUpper.values());
+    if (fours.isEmpty()) {
+      fours.add(List.of());
     }
     List<byte[]> replies = new ArrayList<>();
-    for (List<Integer> group : groups) {
+    for (List<Integer> four : fours) {
       byte[] packet = new byte[ArtPollReply.SIZE];
-      reply(address, model, group, replies.size() + 1, count).write(packet);
+      reply(address, model, four, replies.size() + 1, count).write(packet);
       replies.add(packet);
     }
     return replies;
   }
 
   private static ArtPollReply reply(
-      String address, JsonNode model, List<Integer> group, int bind, int count) {
+      String address, JsonNode model, List<Integer> four, int bind, int count) {
     byte[] ip = bytes(address);
     byte[] types = new byte[PORTS];
     byte[] swOut = new byte[PORTS];
-    for (int i = 0; i < group.size(); i++) {
+    for (int i = 0; i < four.size(); i++) {
       types[i] = (byte) OUTPUT;
-      swOut[i] = (byte) (group.get(i) & 15);
+      swOut[i] = (byte) (four.get(i) & 15);
     }
-    int upper = group.isEmpty() ? 0 : group.get(0) >> 4;
+    int upper = four.isEmpty() ? 0 : four.get(0) >> 4;
     String name = model.path("name").asString("");
     byte[] none = new byte[PORTS];
     return new ArtPollReply(
@@ -83,10 +83,10 @@ final class Answers {
         cut(name, 17),
         cut(model.path("maker").asString("") + " " + name, 63),
         "#0001 [%04d] ready".formatted(count % 10_000),
-        group.size(),
+        four.size(),
         types,
         none,
-        group.isEmpty() ? none : types.clone(),
+        four.isEmpty() ? none : types.clone(),
         none,
         swOut,
         0,

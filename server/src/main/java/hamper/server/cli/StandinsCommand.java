@@ -7,7 +7,6 @@ import hamper.standin.Seat;
 import hamper.standin.StandIns;
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
@@ -69,12 +68,7 @@ public final class StandinsCommand implements Callable<Integer> {
     if (!planned) {
       return StandIns.start(seats, Clock.system());
     }
-    Map<String, String> addresses = new HashMap<>();
-    facts
-        .plan()
-        .display()
-        .controllers()
-        .forEach(one -> one.address().ifPresent(at -> addresses.put(one.id(), at.text())));
+    Map<String, String> addresses = Seats.plannedAddresses(facts);
     return StandIns.startOn(
         seats.stream().filter(seat -> addresses.containsKey(seat.controller())).toList(),
         addresses,

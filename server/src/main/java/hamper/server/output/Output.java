@@ -166,6 +166,7 @@ public final class Output {
             () -> displays.get(live.id()).look(),
             ground,
             Source.ofTtl(setting.groupTtl()),
+            session == null ? Set.of() : session.senders(),
             clock,
             this::tell);
     try {

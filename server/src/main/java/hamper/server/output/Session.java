@@ -42,6 +42,7 @@ final class Session {
   private final Ground ground;
   private final Consumer<OutputState> told;
   private final Source source;
+  private final Set<String> earlier;
   private final Holders holders;
   private final Set<String> storage = new HashSet<>();
 
@@ -61,6 +62,7 @@ final class Session {
 
   /**
    * @param look at the display as it is now
+   * @param earlier senders of the light before this, which devices may remember
    * @param told of how it goes, about once a second and when it ends
    */
   Session(
@@ -68,12 +70,14 @@ final class Session {
       Supplier<LiveDisplay.Look> look,
       Ground ground,
       Source source,
+      Set<String> earlier,
       InstantSource clock,
       Consumer<OutputState> told) {
     this.display = display;
     this.look = look;
     this.ground = ground;
     this.source = source;
+    this.earlier = earlier;
     this.told = told;
     holders = new Holders(clock);
   }
@@ -109,6 +113,11 @@ final class Session {
 
   String display() {
     return display;
+  }
+
+  /** What devices see as sender, such as "127.0.0.1:40123". */
+  Set<String> senders() {
+    return source.sockets().names();
   }
 
   OutputState state() {
@@ -166,8 +175,10 @@ final class Session {
   /** Asks devices, and keeps no frame waiting for them. */
   private void refuseOthers(String piece) throws InterruptedException {
     Laid here = laid;
+    Set<String> own = new HashSet<>(earlier);
+    own.addAll(senders());
     for (String controller : here.lights().controllersOf(piece)) {
-      Optional<String> other = ground.otherSource(display, controller, source.sockets().names());
+      Optional<String> other = ground.otherSource(display, controller, own);
       if (other.isPresent()) {
         throw new NotArmedException(
             here.titleOf(piece),
@@ -248,12 +259,22 @@ final class Session {
     } catch (IOException | RuntimeException e) {
       LOG.warn("Output of {} ended", display, e);
       ended = Optional.of("it failed: " + e.getMessage());
+      darkenAfter(e);
     }
     stopped = true;
     laying.interrupt();
     close();
     over = tell(ended);
     told.accept(over);
+  }
+
+  /** What has failed leaves no light on, as far as that can be helped. */
+  private void darkenAfter(Exception failure) {
+    try {
+      last();
+    } catch (IOException | RuntimeException e) {
+      failure.addSuppressed(e);
+    }
   }
 
   private void close() {

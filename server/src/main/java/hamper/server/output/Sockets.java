@@ -29,6 +29,7 @@ final class Sockets implements Closeable {
   private final int groupTtl;
   private final Map<Routes.Hop, DatagramChannel> connected = new HashMap<>();
   private final Map<InetSocketAddress, DatagramChannel> shared = new HashMap<>();
+  private final Set<String> names = new HashSet<>();
 
   /** A way out with its socket. */
   static final class Exit {
@@ -101,15 +102,13 @@ final class Sockets implements Closeable {
       // another program of this computer has it, and keeps what is answered to it
       channel.bind(new InetSocketAddress(from.getAddress(), 0));
     }
+    names.add(name(channel));
     return channel;
   }
 
-  /** What others see as sender, such as "127.0.0.1:40123". */
+  /** What others see as sender, such as "127.0.0.1:40123"; also of sockets that are closed. */
   synchronized Set<String> names() {
-    Set<String> all = new HashSet<>();
-    connected.forEach((hop, channel) -> all.add(name(channel)));
-    shared.forEach((from, channel) -> all.add(name(channel)));
-    return all;
+    return Set.copyOf(names);
   }
 
   private static String name(DatagramChannel channel) {

@@ -88,6 +88,7 @@ class SessionTest {
             look::get,
             new StandInGround((display, seats) -> standIns.places()),
             Source.create(),
+            Set.of("127.0.0.8:999"),
             () -> Instant.ofEpochMilli(clock.get()),
             told::add);
     session.prepare(Set.of());

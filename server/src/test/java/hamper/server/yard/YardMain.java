@@ -13,7 +13,6 @@ import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.HashMap;
 import java.util.Map;
 import java.util.function.UnaryOperator;
 import tools.jackson.databind.node.ObjectNode;
@@ -31,12 +30,7 @@ public final class YardMain {
   public static void main(String[] args) throws Exception {
     byte[] file = Files.readAllBytes(Path.of(args[0]));
     Facts facts = Facts.of(DisplayFile.read(file, CatalogueFiles.shipped()));
-    Map<String, String> addresses = new HashMap<>();
-    facts
-        .plan()
-        .display()
-        .controllers()
-        .forEach(one -> one.address().ifPresent(at -> addresses.put(one.id(), at.text())));
+    Map<String, String> addresses = Seats.plannedAddresses(facts);
     try (StandIns devices = StandIns.startOn(Seats.of(facts), addresses, Clock.system())) {
       Door door = new Door();
       Giving giving = new Giving(door, UnaryOperator.identity());
