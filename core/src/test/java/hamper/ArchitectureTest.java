@@ -48,8 +48,12 @@ class ArchitectureTest {
           .definedBy("hamper.network..")
           .layer("config")
           .definedBy("hamper.config..")
+          .layer("sheet")
+          .definedBy("hamper.sheet..")
           .layer("change")
           .definedBy("hamper.change..")
+          .layer("handover")
+          .definedBy("hamper.handover..")
           .layer("facts")
           .definedBy("hamper.facts..")
           .layer("check")
@@ -85,12 +89,27 @@ class ArchitectureTest {
           .mayOnlyAccessLayers("address", "catalog", "display", "resolve", "load")
           .whereLayer("config")
           .mayOnlyAccessLayers("value", "address", "catalog", "display", "resolve")
+          .whereLayer("sheet")
+          .mayOnlyAccessLayers("address", "catalog", "display", "config")
           .whereLayer("change")
-          .mayOnlyAccessLayers("address", "display", "resolve", "config")
+          .mayOnlyAccessLayers(
+              "value", "address", "catalog", "display", "resolve", "config", "sheet")
+          .whereLayer("handover")
+          .mayOnlyAccessLayers(
+              "value", "catalog", "display", "resolve", "config", "facts", "sheet", "change")
           .whereLayer("facts")
           .mayOnlyAccessLayers("display", "resolve", "load", "network", "config")
           .whereLayer("check")
           .mayOnlyAccessLayers(
-              "value", "address", "catalog", "display", "resolve", "load", "network", "config",
-              "facts");
+              "value",
+              "address",
+              "catalog",
+              "display",
+              "resolve",
+              "load",
+              "network",
+              "config",
+              "facts",
+              "change",
+              "handover");
 }

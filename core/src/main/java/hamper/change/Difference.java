@@ -71,12 +71,22 @@ public record Difference(List<String> paths) {
       return path.isEmpty() ? "the whole display" : apart(steps[0]) + " of the display";
     }
     String thing = thing(steps[0], steps[1], display);
-    for (int i = steps.length - 1; i > 1; i--) {
-      if (!steps[i].matches("\\d+")) {
-        return "%s of %s".formatted(apart(steps[i]), thing);
-      }
+    String field = field(path);
+    if (!field.isEmpty()) {
+      return "%s of %s".formatted(field, thing);
     }
     return steps[1].equals(ORDER) ? "order of " + apart(steps[0]) : thing;
+  }
+
+  /** What of a thing a path names, such as "brightness"; empty for the thing as a whole. */
+  static String field(String path) {
+    String[] steps = path.split("/");
+    for (int i = steps.length - 1; i > 1; i--) {
+      if (!steps[i].matches("\\d+")) {
+        return apart(steps[i]);
+      }
+    }
+    return "";
   }
 
   private static String apart(String field) {

@@ -56,6 +56,16 @@ public final class ConfigurationFiles {
   }
 
   /**
+   * The configuration that a document was made of, as far as devices are told it.
+   *
+   * @param bytes of at most {@link DisplayFile#MOST_BYTES}
+   * @throws BadFileException with every reason and its place
+   */
+  public static Configuration configuration(byte[] bytes) {
+    return ConfigurationReader.of(Formats.read(bytes, "configuration"));
+  }
+
+  /**
    * SHA-256 of what the device is told: equal exactly where that is equal, whatever people call
    * things.
    */

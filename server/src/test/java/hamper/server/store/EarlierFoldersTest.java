@@ -26,6 +26,7 @@ import org.junit.jupiter.params.provider.ValueSource;
  * <ul>
  *   <li>first: with an engine that lost edits (docs/decisions/9)
  *   <li>second: the last whose log holds edits with whole records, before they said what changes
+ *   <li>third: the last that held nothing of what was handed over
  * </ul>
  */
 class EarlierFoldersTest {
@@ -35,7 +36,7 @@ class EarlierFoldersTest {
   private String version = "first";
 
   @ParameterizedTest
-  @ValueSource(strings = {"first", "second"})
+  @ValueSource(strings = {"first", "second", "third"})
   void aFolderOfAnEarlierServerOpensAndIsUndoneToItsBeginning(String of) throws IOException {
     version = of;
     unpack("server.mv.db");

@@ -1,0 +1,88 @@
+package hamper.sheet;
+
+import hamper.address.Packing;
+import hamper.address.Protocol;
+import hamper.config.Configuration;
+import hamper.config.Input;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** What a device is told of itself and of its inputs. */
+final class DeviceCells {
+  private DeviceCells() {}
+
+  static SheetRow row(Configuration told) {
+    List<Cell> cells = new ArrayList<>();
+    cells.add(Cell.words("model", "model", told.model()));
+    told.mode().ifPresent(mode -> cells.add(Cell.words("mode", "mode", mode)));
+    cells.add(Cell.words("protocol", "protocol", protocol(told.protocol())));
+    cells.add(
+        Cell.words("transport", "transport", told.transport().name().toLowerCase(Locale.ROOT)));
+    told.address().ifPresent(at -> cells.add(Cell.words("address", "address", at.text())));
+    told.packing()
+        .ifPresent(
+            packing ->
+                cells.add(
+                    Cell.words(
+                        "packing", "a pixel that meets the end of a universe", packing(packing))));
+    if (told.ownStorage()) {
+      cells.add(Cell.words("ownStorage", "plays", "a show of its own storage"));
+    }
+    return new SheetRow("Device", "", Optional.empty(), cells);
+  }
+
+  static String protocol(Protocol protocol) {
+    return switch (protocol) {
+      case E131 -> "E1.31";
+      case ARTNET -> "Art-Net";
+      case DDP -> "DDP";
+      case NONE -> "none";
+    };
+  }
+
+  private static String packing(Packing packing) {
+    return packing == Packing.CONTIGUOUS ? "goes on in the next" : "begins in the next";
+  }
+
+  /**
+   * @param number from 1
+   */
+  static SheetRow input(Input input, int number) {
+    String at = "input %d/".formatted(number);
+    List<Cell> cells = new ArrayList<>();
+    input
+        .universe()
+        .ifPresent(
+            first ->
+                cells.add(
+                    new Cell(
+                        at + "universe",
+                        input.count() == 1 ? "universe" : "first universe",
+                        first.toString(),
+                        "",
+                        Optional.of(new Cell.Standing(first, "universes", 0)))));
+    if (input.universe().isPresent()) {
+      cells.add(Cell.number(at + "count", "universes", input.count(), "universes"));
+      cells.add(Cell.number(at + "size", "channels each", input.size(), "channels each"));
+    } else {
+      cells.add(Cell.number(at + "size", "bytes", input.size(), "bytes"));
+    }
+    input
+        .start()
+        .ifPresent(
+            start ->
+                cells.add(
+                    new Cell(
+                        at + "start",
+                        "from channel",
+                        start.toString(),
+                        "",
+                        Optional.of(new Cell.Standing(start, "channels", 0)))));
+    input
+        .dmxPort()
+        .ifPresent(line -> cells.add(Cell.number(at + "dmxPort", "to DMX line", line, "")));
+    return new SheetRow("Input " + number, "", Optional.empty(), cells);
+  }
+}
