@@ -24,6 +24,11 @@ public record MovedAddress(AddressAt was, AddressAt is) {
     return List.copyOf(moved);
   }
 
+  /** Whether its first address is another, and not only its length. */
+  public boolean startMoved() {
+    return !was.start().equals(is.start()) || was.own() != is.own();
+  }
+
   /** By prop, in the order in which they are met. */
   public static Map<String, List<MovedAddress>> byProp(List<MovedAddress> moved) {
     Map<String, List<MovedAddress>> byProp = new LinkedHashMap<>();

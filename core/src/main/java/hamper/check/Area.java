@@ -13,7 +13,8 @@ public enum Area {
   COLOURS("colours"),
   WALLS("walls"),
   SERIAL("serial lines"),
-  CIRCUITS("circuits");
+  CIRCUITS("circuits"),
+  HANDOVER("handover");
 
   private final String title;
 

@@ -1,6 +1,7 @@
 package hamper.check;
 
 import hamper.facts.Facts;
+import hamper.handover.Season;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -9,6 +10,11 @@ public interface Check {
   Page page();
 
   void run(Facts facts, Consumer<Finding> out);
+
+  /** Also by what is known beside the plan; most checks ask for nothing of it. */
+  default void run(Facts facts, Season season, Consumer<Finding> out) {
+    run(facts, out);
+  }
 
   /** A finding of this check, as bad as the page says. */
   default Finding finding(String message, Measure found, Measure allowed, List<Subject> subjects) {

@@ -2,6 +2,7 @@ package hamper.check;
 
 import hamper.display.Accepted;
 import hamper.facts.Facts;
+import hamper.handover.Season;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -17,6 +18,7 @@ public final class Checks {
           new PortLimitCheck(),
           new InputsShortCheck(),
           new UniverseSizeCheck(),
+          HandoverCheck.REFUSED,
           new InputsBeyondModelCheck(),
           new UntoldCheck(),
           new LayoutCheck(),
@@ -50,6 +52,11 @@ public final class Checks {
           new DataReachCheck(),
           new GroundShiftCheck(),
           new SupplyUnknownCheck(),
+          HandoverCheck.LEFT_OUTPUTS,
+          HandoverCheck.FIRMWARE,
+          HandoverCheck.NEVER,
+          HandoverCheck.STALE,
+          HandoverCheck.STARTS,
           new NoAddressCheck(),
           new NoSourceCheck(),
           new NotPatchedCheck(),
@@ -75,7 +82,8 @@ public final class Checks {
           new ScatteredPropCheck(),
           new SharedUniverseCheck(),
           new ColourOrdersCheck(),
-          new WallNotSquareCheck());
+          new WallNotSquareCheck(),
+          HandoverCheck.MILESTONE);
 
   private Checks() {}
 
@@ -93,10 +101,15 @@ public final class Checks {
   public record Told(List<Finding> open, List<Taken> accepted) {}
 
   public static Told told(Facts facts) {
+    return told(facts, Season.NONE);
+  }
+
+  /** With what is known beside the plan. */
+  public static Told told(Facts facts, Season season) {
     Acceptances acceptances = new Acceptances(facts.plan().display().accepted());
     List<Finding> open = new ArrayList<>();
     List<Taken> accepted = new ArrayList<>();
-    for (Finding finding : all(facts)) {
+    for (Finding finding : all(facts, season)) {
       Optional<Accepted> taken = acceptances.of(finding);
       taken.ifPresentOrElse(
           one -> accepted.add(new Taken(finding, one.reason())), () -> open.add(finding));
@@ -116,20 +129,26 @@ public final class Checks {
 
   /** All findings, worst first, then by check. */
   public static List<Finding> all(Facts facts) {
+    return all(facts, Season.NONE);
+  }
+
+  /** With what is known beside the plan. */
+  public static List<Finding> all(Facts facts, Season season) {
     // checks know nothing of each other; the stream keeps their order
     return ALL.parallelStream()
-        .map(check -> found(check, facts))
+        .map(check -> found(check, facts, season))
         .flatMap(List::stream)
         .sorted(Comparator.comparing(Finding::severity))
         .toList();
   }
 
   /** What one check finds; of several that are the same matter each is told apart. */
-  private static List<Finding> found(Check check, Facts facts) {
+  private static List<Finding> found(Check check, Facts facts, Season season) {
     List<Finding> findings = new ArrayList<>();
     Map<String, Integer> known = new HashMap<>();
     check.run(
         facts,
+        season,
         finding -> {
           int nth = known.merge(finding.identity(), 1, Integer::sum);
           findings.add(nth == 1 ? finding : finding.nth(nth));

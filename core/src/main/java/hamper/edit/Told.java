@@ -19,6 +19,8 @@ import java.util.stream.Collectors;
 
 /** What a change says, in words: "Set brightness of K1 to 40 %". */
 final class Told {
+  private static final String LET_MOVE = "Let starts move";
+
   /** More fields than these are not named one by one. */
   private static final int MOST_NAMED = 3;
 
@@ -61,6 +63,7 @@ final class Told {
           Map.entry("dhcpLast", new Words("DHCP range", "")),
           Map.entry("fromStorage", new Words("storage", "")),
           Map.entry("framesPerSecond", new Words("frame rate", "")),
+          Map.entry("keepsStill", new Words("keeping still", "")),
           Map.entry("ledsPerPixel", new Words("LEDs a pixel", "")),
           Map.entry("mains", new Words("mains circuit", "")),
           Map.entry("mirrorOf", new Words("mirror", "")),
@@ -113,6 +116,7 @@ final class Told {
         case "hold" -> "Let go " + of;
         case "box" -> "Take %s off its box".formatted(of);
         case "mirrorOf" -> "End the mirror " + of;
+        case "keepsStill" -> LET_MOVE;
         default -> "Clear %s of %s".formatted(words(field).field(), of);
       };
     }
@@ -125,6 +129,7 @@ final class Told {
       case "backward" -> "Turn " + of;
       case "box" -> "Hang %s on box %s".formatted(of, value);
       case "cut" -> joint(of, (List<?>) value);
+      case "keepsStill" -> value.equals(true) ? "Keep starts where they are" : LET_MOVE;
       default ->
           value(plan, field, value)
               .map(to -> "Set %s of %s to %s".formatted(words(field).field(), of, to))

@@ -1,7 +1,6 @@
 package hamper.sheet;
 
 import hamper.address.Packing;
-import hamper.address.Protocol;
 import hamper.config.Configuration;
 import hamper.config.Input;
 import java.util.ArrayList;
@@ -17,7 +16,7 @@ final class DeviceCells {
     List<Cell> cells = new ArrayList<>();
     cells.add(Cell.words("model", "model", told.model()));
     told.mode().ifPresent(mode -> cells.add(Cell.words("mode", "mode", mode)));
-    cells.add(Cell.words("protocol", "protocol", protocol(told.protocol())));
+    cells.add(Cell.words("protocol", "protocol", told.protocol().title()));
     cells.add(
         Cell.words("transport", "transport", told.transport().name().toLowerCase(Locale.ROOT)));
     told.address().ifPresent(at -> cells.add(Cell.words("address", "address", at.text())));
@@ -31,15 +30,6 @@ final class DeviceCells {
       cells.add(Cell.words("ownStorage", "plays", "a show of its own storage"));
     }
     return new SheetRow("Device", "", Optional.empty(), cells);
-  }
-
-  static String protocol(Protocol protocol) {
-    return switch (protocol) {
-      case E131 -> "E1.31";
-      case ARTNET -> "Art-Net";
-      case DDP -> "DDP";
-      case NONE -> "none";
-    };
   }
 
   private static String packing(Packing packing) {

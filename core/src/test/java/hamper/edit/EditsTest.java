@@ -191,7 +191,13 @@ class EditsTest {
             new MoveController("l", -1),
             new SetDisplay(
                 Change.to("Other"),
-                Optional.of(new DisplaySettingsChange(Change.to(10), Change.to(5), Change.to(25)))),
+                Optional.of(
+                    new DisplaySettingsChange(
+                        Change.to(10),
+                        Change.to(5),
+                        Change.to(25),
+                        Change.stays(),
+                        Change.stays()))),
             new PatchAcross(List.of("d", "b"), "k", Optional.empty()),
             new SetMode("k", Optional.of("all")),
             new ExchangeController("k", "small"),

@@ -73,11 +73,14 @@ class ToldTest {
   void manyThingsAreCounted() {
     SetProps set =
         new SetProps(
-            List.of("a", "b"), new PropChange(Change.stays(), Change.none(), Change.stays()));
+            List.of("a", "b"),
+            new PropChange(Change.stays(), Change.none(), Change.stays(), Change.stays()));
     assertThat(set.label(PLAN)).isEqualTo("Clear zone of 2 props");
     assertThat(
             new SetProps(
-                    List.of("a"), new PropChange(Change.to("Bell"), Change.stays(), Change.stays()))
+                    List.of("a"),
+                    new PropChange(
+                        Change.to("Bell"), Change.stays(), Change.stays(), Change.stays()))
                 .label(PLAN))
         .isEqualTo("Rename a to Bell");
   }

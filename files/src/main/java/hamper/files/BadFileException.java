@@ -27,6 +27,14 @@ public final class BadFileException extends RuntimeException {
     return new BadFileException(List.of(new Reason(place, message)));
   }
 
+  /** The same, of what is a part of something. */
+  BadFileException within(String place) {
+    return new BadFileException(
+        reasons.stream()
+            .map(reason -> new Reason(place + "." + reason.place(), reason.message()))
+            .toList());
+  }
+
   public List<Reason> reasons() {
     return reasons;
   }

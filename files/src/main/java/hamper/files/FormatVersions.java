@@ -13,7 +13,7 @@ final class FormatVersions {
   /** From version 1 to 2, from 2 to 3, and so on; a format without steps has version 1. */
   private static final Map<String, List<Consumer<ObjectNode>>> STEPS =
       Map.of(
-          "hamper-display", List.of(FormatVersions::nothingToDo),
+          "hamper-display", List.of(FormatVersions::nothingToDo, FormatVersions::nothingToDo),
           "hamper-configuration", List.of(FirstConfigurations::upgrade));
 
   private FormatVersions() {}

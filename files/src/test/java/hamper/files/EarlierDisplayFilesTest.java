@@ -1,6 +1,7 @@
 package hamper.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hamper.check.Checks;
 import hamper.display.Plan;
@@ -13,10 +14,14 @@ import org.junit.jupiter.api.Test;
 /** One file of every version is kept: each opens, and is written as the newest. */
 class EarlierDisplayFilesTest {
   private static Plan read(int version) throws IOException {
+    return DisplayFile.read(bytes(version), CatalogueFiles.shipped());
+  }
+
+  private static byte[] bytes(int version) throws IOException {
     try (var in =
         EarlierDisplayFilesTest.class.getResourceAsStream(
             "/display-files/version-%d.hamper.json".formatted(version))) {
-      return DisplayFile.read(in.readAllBytes(), CatalogueFiles.shipped());
+      return in.readAllBytes();
     }
   }
 
@@ -31,6 +36,33 @@ class EarlierDisplayFilesTest {
       assertThat(DisplayFile.read(written, CatalogueFiles.shipped()).display())
           .isEqualTo(plan.display());
     }
+  }
+
+  @Test
+  void milestonesAreWrittenAndReadWithTheirDisplays() throws IOException {
+    DisplayFile.Contents contents = DisplayFile.open(bytes(3), CatalogueFiles.shipped());
+    assertThat(contents.milestones())
+        .singleElement()
+        .matches(one -> one.name().equals("Opening night") && one.by().equals("Ada"))
+        .matches(one -> one.display().name().equals("Two boxes, last year"));
+    byte[] written = DisplayFile.write(contents.plan().display(), contents.milestones());
+    DisplayFile.Contents again = DisplayFile.open(written, CatalogueFiles.shipped());
+    assertThat(again.milestones()).isEqualTo(contents.milestones());
+    assertThat(again.plan().display()).isEqualTo(contents.plan().display());
+    assertThat(again.plan().display().settings().still()).isTrue();
+    assertThat(again.plan().display().props().get(0).rank()).contains(2);
+  }
+
+  @Test
+  void aMilestoneThatIsNoDisplayIsRefusedWithItsPlace() throws IOException {
+    String spoilt =
+        new String(bytes(3), StandardCharsets.UTF_8)
+            .replaceAll("(?s)(\"milestones\".*?\"model\": )\"own\"", "$1\"nobody\"");
+    assertThatThrownBy(
+            () ->
+                DisplayFile.open(spoilt.getBytes(StandardCharsets.UTF_8), CatalogueFiles.shipped()))
+        .isInstanceOf(BadFileException.class)
+        .hasMessageContaining("milestones[0].display.controllers[0]");
   }
 
   @Test

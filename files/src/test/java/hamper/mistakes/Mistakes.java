@@ -275,7 +275,11 @@ final class Mistakes {
                             Change.stays(),
                             Optional.of(
                                 new DisplaySettingsChange(
-                                    Change.stays(), Change.stays(), Change.to(44)))))
+                                    Change.stays(),
+                                    Change.stays(),
+                                    Change.to(44),
+                                    Change.stays(),
+                                    Change.stays()))))
                     .hang(new Fixture("tf", "f", 505, 8), "t1", 2),
             "T1-DMX2",
             "22.8 ms",

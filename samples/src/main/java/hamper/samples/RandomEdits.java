@@ -455,7 +455,9 @@ public final class RandomEdits {
             new DisplaySettingsChange(
                 Change.to(1 + random.nextInt(20)),
                 Change.to(1 + random.nextInt(9)),
-                Change.to(25 + random.nextInt(30)))));
+                Change.to(25 + random.nextInt(30)),
+                Change.stays(),
+                Change.stays())));
   }
 
   private Edit rename(Plan plan) {

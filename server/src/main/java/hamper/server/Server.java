@@ -3,6 +3,7 @@ package hamper.server;
 import hamper.catalog.Catalog;
 import hamper.files.CatalogueFiles;
 import hamper.files.Json;
+import hamper.server.handover.Seasons;
 import hamper.server.output.Ground;
 import hamper.server.output.LiveGround;
 import hamper.server.output.OutputSetting;
@@ -12,6 +13,8 @@ import hamper.server.store.CopyRounds;
 import hamper.server.store.DailyCopies;
 import hamper.server.store.DisplayStore;
 import hamper.server.store.Engine;
+import hamper.server.store.HandoverStore;
+import hamper.server.store.MilestoneStore;
 import hamper.server.store.StoreException;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -83,8 +86,20 @@ public class Server {
   }
 
   @Bean
-  Ground ground(OutputSetting setting, YardProcess yard) {
-    return setting.live() ? new LiveGround(setting.adapter()) : new StandInGround(yard);
+  Ground ground(OutputSetting setting, YardProcess yard, Seasons seasons) {
+    return setting.live()
+        ? new LiveGround(setting.adapter())
+        : new StandInGround(yard, seasons::knows);
+  }
+
+  @Bean
+  HandoverStore handoverStore(Engine engine) {
+    return new HandoverStore(engine);
+  }
+
+  @Bean
+  MilestoneStore milestoneStore(Engine engine, Catalog catalog) {
+    return new MilestoneStore(engine, catalog);
   }
 
   @Bean

@@ -24,6 +24,8 @@ class LayersTest {
           .definedBy("hamper.server.live..")
           .layer("output")
           .definedBy("hamper.server.output..")
+          .layer("handover")
+          .definedBy("hamper.server.handover..")
           .layer("proof")
           .definedBy("hamper.server.proof..")
           .layer("api")
@@ -38,12 +40,14 @@ class LayersTest {
           .mayOnlyAccessLayers("store")
           .whereLayer("output")
           .mayOnlyAccessLayers("store", "live")
+          .whereLayer("handover")
+          .mayOnlyAccessLayers("store", "output")
           .whereLayer("proof")
           .mayOnlyAccessLayers("output")
           .whereLayer("api")
-          .mayOnlyAccessLayers("safety", "store", "live", "output", "proof")
+          .mayOnlyAccessLayers("safety", "store", "live", "output", "handover", "proof")
           .whereLayer("cli")
-          .mayOnlyAccessLayers("store", "live", "output", "proof");
+          .mayOnlyAccessLayers("store", "live", "output", "handover", "proof");
 
   @ArchTest
   static final ArchRule NO_CIRCLE =

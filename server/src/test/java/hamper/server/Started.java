@@ -63,6 +63,18 @@ final class Started implements AutoCloseable {
     }
   }
 
+  /** A part of the running server. */
+  <T> T part(Class<T> type) {
+    return context.getBean(type);
+  }
+
+  Answer put(String path, String json) {
+    return send(
+        HttpRequest.newBuilder(URI.create(base + path))
+            .header("Content-Type", "application/json")
+            .PUT(BodyPublishers.ofString(json)));
+  }
+
   HttpClient client() {
     return client;
   }

@@ -100,8 +100,13 @@ final class Device {
         .put("model", misbehaves.contains(Misbehaviour.OTHER_MODEL) ? "stranger" : seat.modelId())
         .put("name", seat.model().path("name").asString(""))
         .put("revision", seat.model().path("revision").asString(""))
-        .put("serial", "SI-" + Integer.toHexString(seat.controller().hashCode()))
+        .put("serial", serial())
         .put("address", misbehaves.contains(Misbehaviour.OTHER_ADDRESS) ? "127.0.0.1" : address);
+  }
+
+  private String serial() {
+    String own = "SI-" + Integer.toHexString(seat.controller().hashCode());
+    return misbehaves.contains(Misbehaviour.OTHER_UNIT) ? own + "-B" : own;
   }
 
   /** Switches a misbehaviour on or off; what it was told is read anew. */
@@ -114,9 +119,19 @@ final class Device {
     } else {
       misbehaves.remove(what);
     }
+    if (what == Misbehaviour.OTHER_UNIT) {
+      kept = null; // a spare out of its box
+      forget();
+    }
     if (document != null) {
       use(document);
     }
+  }
+
+  private void forget() {
+    document = null;
+    wiring = null;
+    receiver = null;
   }
 
   synchronized Set<Misbehaviour> misbehaviours() {
@@ -208,7 +223,11 @@ final class Device {
     return document;
   }
 
+  /** Keeps what it was told; answers whether it does. */
   synchronized boolean keep() {
+    if (misbehaves.contains(Misbehaviour.KEEPS_NOTHING)) {
+      return false;
+    }
     kept = document;
     return kept != null;
   }
@@ -217,9 +236,7 @@ final class Device {
     synchronized (this) {
       shining.restart(receiver == null ? new byte[0] : receiver.levels().clone());
       counters = new Counters();
-      document = null;
-      wiring = null;
-      receiver = null;
+      forget();
       if (kept != null && !misbehaves.contains(Misbehaviour.FORGETS)) {
         use(kept);
       }

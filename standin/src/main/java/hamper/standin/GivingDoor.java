@@ -150,7 +150,7 @@ final class GivingDoor {
     if (device.keep()) {
       send(exchange, 200, device.identity());
     } else {
-      refuse(exchange, 409, "There is no configuration to keep");
+      refuse(exchange, 409, "There is nothing that it could keep");
     }
   }
 
@@ -165,6 +165,10 @@ final class GivingDoor {
     }
     try {
       String fingerprint = device.take(body);
+      if (device.misbehaves(Misbehaviour.VANISHES)) {
+        device.misbehave(Misbehaviour.OFF, true);
+        return; // nobody hears that it took it
+      }
       send(exchange, 200, Device.JSON.createObjectNode().put("fingerprint", fingerprint));
     } catch (Device.RefusedException e) {
       refuse(exchange, 422, e.getMessage());

@@ -23,6 +23,9 @@ public enum Misbehaviour {
   HOLDS("holds its last levels at the start and when its source is lost, whatever its model does"),
   GOES_SAFE("goes to its safe state then"),
   PLAYS_STORED("plays a show of its own then"),
+  OTHER_UNIT("another unit of the same model stands there, with a serial number of its own"),
+  VANISHES("goes away in the middle of taking its configuration"),
+  KEEPS_NOTHING("says that it does not keep what it takes"),
   FORGETS("forgets at its next start what it was told, though it said that it kept it");
 
   private final String title;

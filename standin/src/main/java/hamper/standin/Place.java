@@ -17,9 +17,12 @@ import tools.jackson.databind.node.ObjectNode;
  * @param ddp UDP
  */
 public record Place(String address, int door, int e131, int artNet, int ddp) {
+  /** TCP port of the HTTP door, where an address is its own. */
+  public static final int DOOR = 8483;
+
   /** With an address of its own. */
   public static Place own(String address) {
-    return new Place(address, StandIns.DOOR, E131.PORT, ArtNet.PORT, Ddp.PORT);
+    return new Place(address, DOOR, E131.PORT, ArtNet.PORT, Ddp.PORT);
   }
 
   /** One of those that share an address: whatever ports are free. */

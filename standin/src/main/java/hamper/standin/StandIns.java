@@ -22,9 +22,6 @@ import java.util.stream.Collectors;
  * ports. One thread receives for all.
  */
 public final class StandIns implements AutoCloseable {
-  /** The TCP port of each one's HTTP door. */
-  public static final int DOOR = 8483;
-
   /** Second bytes of 127.x.0.0/16 that are tried, so that several displays stand side by side. */
   private static final int FIRST_BLOCK = 83;
 

@@ -52,7 +52,7 @@ class GivingDoorTest {
   void start() throws Exception {
     JsonNode model = Device.JSON.readTree(MODEL);
     standIns = StandIns.start(List.of(new Seat("k1", model)), Clock.system());
-    base = "http://%s:%d/".formatted(standIns.places().get("k1").address(), StandIns.DOOR);
+    base = "http://%s:%d/".formatted(standIns.places().get("k1").address(), Place.DOOR);
   }
 
   @AfterEach

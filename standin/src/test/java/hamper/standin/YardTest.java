@@ -34,19 +34,17 @@ class YardTest {
   void whoSitsStaysAndWhoIsNotNamedGoes() throws Exception {
     try (StandIns all = StandIns.start(List.of(new Seat("a", MODEL)), Clock.system())) {
       String first = all.places().get("a").address();
-      ask("PUT", first + ":" + StandIns.DOOR + "/misbehaviour", "{\"drops\": true}");
+      ask("PUT", first + ":" + Place.DOOR + "/misbehaviour", "{\"drops\": true}");
       var seated = all.seat(List.of(new Seat("a", MODEL), new Seat("b", MODEL)));
       assertThat(seated).containsEntry("a", Place.own(first)).containsKey("b");
       assertThat(
-              ask("GET", first + ":" + StandIns.DOOR + "/misbehaviour", "")
-                  .get("drops")
-                  .asBoolean())
+              ask("GET", first + ":" + Place.DOOR + "/misbehaviour", "").get("drops").asBoolean())
           .as("the same device as before")
           .isTrue();
       assertThat(all.seat(List.of(new Seat("b", MODEL)))).containsOnlyKeys("b");
       JsonNode other = Device.JSON.readTree("{\"id\": \"other\"}");
       String moved = all.seat(List.of(new Seat("b", other))).get("b").address();
-      assertThat(ask("GET", moved + ":" + StandIns.DOOR + "/identity", "").get("model").asString())
+      assertThat(ask("GET", moved + ":" + Place.DOOR + "/identity", "").get("model").asString())
           .as("another model is another device")
           .isEqualTo("other");
     }

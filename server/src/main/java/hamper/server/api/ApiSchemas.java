@@ -17,6 +17,7 @@ import hamper.edit.Edit;
 import hamper.edit.FixtureChange;
 import hamper.edit.StringChange;
 import hamper.edit.WallChange;
+import hamper.server.handover.GivingRun;
 import hamper.server.output.MachineAdapter;
 import hamper.server.output.OutputState;
 import hamper.server.proof.ProofRuns;
@@ -52,6 +53,13 @@ class ApiSchemas implements OpenApiCustomizer {
           DisplaysController.PreviewRequest.class,
           DisplaysController.VersionRequest.class,
           HandoverController.HandoverView.class,
+          HandoverController.HandoverNow.class,
+          HandoverController.HandoverSheet.class,
+          GivingController.GiveRequest.class,
+          GivingController.ShownByDevice.class,
+          GivingController.HandComparison.class,
+          GivingController.TypedCells.class,
+          GivingRun.class,
           CatalogueController.CatalogueView.class,
           MachineAdapter.class,
           PowerController.RunRequest.class,

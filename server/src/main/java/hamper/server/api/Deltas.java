@@ -1,6 +1,7 @@
 package hamper.server.api;
 
 import hamper.change.Moves;
+import hamper.change.ToldDifference;
 import hamper.check.Checks;
 import hamper.check.Finding;
 import hamper.config.Configuration;
@@ -101,7 +102,7 @@ final class Deltas {
     Facts before = standing.facts();
     Facts after = before.with(edit.applyTo(before.plan()).plan());
     List<Finding> was = standing.shown().findings();
-    List<Finding> is = Checks.run(after);
+    List<Finding> is = Checks.told(after, standing.season()).open();
     List<ControllerView> viewsBefore = standing.shown().controllers();
     List<ControllerView> viewsAfter = Views.controllers(after, before, viewsBefore);
     return new Preview(
@@ -145,7 +146,7 @@ final class Deltas {
         .map(view -> view.controller().id())
         .filter(was::containsKey)
         .map(id -> Configurations.of(after.plan(), after.resolution(), after.plan().indexOf(id)))
-        .filter(one -> !one.equals(was.get(one.controller())))
+        .filter(one -> !ToldDifference.between(was.get(one.controller()), one).isNone())
         .map(one -> after.plan().existingController(one.controller()).tag())
         .toList();
   }

@@ -34,7 +34,13 @@ class Followers implements ApplicationListener<ContextClosedEvent> {
   private static final Message LOST = new Message("lost", () -> "{}", 2);
   private static final Message HEARTBEAT = new Message("beat", () -> "", 0);
 
+  /** So long what happens beside a display is gathered before windows are told of it (ms). */
+  private static final int GATHERED = 80;
+
   private final Set<Follower> all = ConcurrentHashMap.newKeySet();
+
+  /** Displays of which windows are about to be told. */
+  private final Set<String> toldOf = ConcurrentHashMap.newKeySet();
 
   /** What is to be told while the server closes is not told any more; that fails nobody's edit. */
   private final ExecutorService senders =
@@ -95,6 +101,21 @@ class Followers implements ApplicationListener<ContextClosedEvent> {
     if (!all.isEmpty()) {
       Message message = new Message("output", () -> Json.MAPPER.writeValueAsString(state), 0);
       all.forEach(follower -> follower.tell(message));
+    }
+  }
+
+  /** Tells all of them that more is known beside a display; they look for themselves. */
+  void tellHandover(String display) {
+    if (!all.isEmpty() && toldOf.add(display)) {
+      heart.schedule(
+          () -> {
+            toldOf.remove(display);
+            String json = Json.MAPPER.writeValueAsString(Map.of("display", display));
+            Message message = new Message("handover", () -> json, 0);
+            all.forEach(follower -> follower.tell(message));
+          },
+          GATHERED,
+          TimeUnit.MILLISECONDS);
     }
   }
 

@@ -1,6 +1,13 @@
 package hamper.server.api;
 
+import hamper.catalog.HandoverWay;
+import hamper.change.AddressAt;
+import hamper.change.MovedAddress;
+import hamper.check.Checks;
+import hamper.check.Finding;
 import hamper.config.Configuration;
+import hamper.config.Configurations;
+import hamper.config.Output;
 import hamper.config.SendLine;
 import hamper.config.SendList;
 import hamper.display.LegAt;
@@ -9,52 +16,79 @@ import hamper.display.Plan;
 import hamper.display.SerialDimmer;
 import hamper.display.StripDecoder;
 import hamper.facts.Facts;
-import hamper.files.AddressFiles;
-import hamper.files.AddressTable;
 import hamper.files.ConfigurationFiles;
-import hamper.files.DisplayFile;
-import hamper.files.UnitFiles;
+import hamper.handover.ControllerHandover;
+import hamper.handover.Handed;
+import hamper.handover.HandoverFact;
+import hamper.handover.Season;
+import hamper.server.handover.GivingRun;
+import hamper.server.handover.GivingRuns;
 import hamper.server.live.Displays;
 import hamper.server.live.NoSuchDisplayException;
+import hamper.server.store.HandoverStore;
+import hamper.sheet.SettingSheet;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
-import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What is handed over: configurations, send list, address table, the display file. */
+/** What there is to hand over, and how everything that was handed over stands to the plan. */
 @RestController
-@RequestMapping("/api/displays/{id}")
+@RequestMapping("/api/displays/{id}/handover")
 @Tag(name = "handover")
 class HandoverController {
-  private static final MediaType CSV = new MediaType("text", "csv");
-
   private final Displays displays;
   private final Standings standings;
+  private final HandoverStore store;
+  private final GivingRuns runs;
+  private final HandedLists lists;
 
-  HandoverController(Displays displays, Standings standings) {
+  HandoverController(
+      Displays displays,
+      Standings standings,
+      HandoverStore store,
+      GivingRuns runs,
+      HandedLists lists) {
     this.displays = displays;
     this.standings = standings;
+    this.store = store;
+    this.runs = runs;
+    this.lists = lists;
   }
 
-  /** Configuration and fingerprint of one controller. */
-  record Given(String fingerprint, Configuration configuration) {
-    static Given of(Configuration configuration) {
-      return new Given(ConfigurationFiles.fingerprint(configuration), configuration);
-    }
-  }
+  /**
+   * How all devices stand, and what follows from it.
+   *
+   * @param findings all of the display
+   * @param giving the one on its way, or the last
+   */
+  record HandoverNow(
+      int version,
+      List<ControllerHandover> controllers,
+      List<Finding> findings,
+      List<Checks.Taken> accepted,
+      Optional<GivingRun> giving) {}
 
-  /** Everything there is to hand over. */
-  record HandoverView(
-      int version, List<Given> configurations, List<Unit> units, List<SendLine> sendList) {}
+  /**
+   * One controller in the list.
+   *
+   * @param untold how much of the plan it cannot be told
+   * @param ways how it is handed its configuration, best first
+   */
+  record HandoverEntry(
+      ControllerHandover state,
+      String name,
+      String modelTitle,
+      int portsUsed,
+      int ports,
+      int untold,
+      List<HandoverWay> ways) {}
 
   /**
    * A decoder or dimmer pack, which is set at itself.
@@ -64,16 +98,82 @@ class HandoverController {
    */
   record Unit(String piece, String title, Optional<String> written, String says) {}
 
-  @GetMapping("/handover")
-  @Operation(summary = "All configurations and the send list")
+  /**
+   * Everything there is to hand over.
+   *
+   * @param moved sections that stand elsewhere than when their controllers were given
+   */
+  record HandoverView(
+      int version,
+      List<HandoverEntry> entries,
+      List<Unit> units,
+      List<SendLine> sendList,
+      List<HandedLists.HandedList> lists,
+      List<MovedAddress> moved) {}
+
+  /**
+   * Something that happened to a device.
+   *
+   * @param fingerprint of what it was given, where it was
+   */
+  record FactView(
+      Instant at,
+      String by,
+      HandoverFact.Kind kind,
+      HandoverFact.Means means,
+      int version,
+      String serial,
+      String why,
+      String fingerprint) {}
+
+  /**
+   * One controller's sheet, and what was given before.
+   *
+   * @param typed values that somebody has typed into the device so far, by the key of their cell
+   * @param before where what hangs on it stood when it was given; empty where it never was
+   * @param after where it stands now
+   * @param history what happened to it, the latest first
+   */
+  record HandoverSheet(
+      int version,
+      ControllerHandover state,
+      String fingerprint,
+      Configuration configuration,
+      SettingSheet sheet,
+      Map<String, String> typed,
+      List<AddressAt> before,
+      List<AddressAt> after,
+      List<FactView> history) {}
+
+  @GetMapping
+  @Operation(summary = "All that is to be handed over, with how it stands")
   HandoverView handover(@PathVariable String id) {
     var look = displays.get(id).look();
     Facts facts = look.facts();
+    Standing standing = standings.of(id, facts);
+    List<Configuration> configurations = standing.configurations();
+    List<ControllerHandover> states = ControllerHandover.of(facts, standing.season());
     return new HandoverView(
         look.version(),
-        standings.of(id, facts).configurations().stream().map(Given::of).toList(),
+        java.util.stream.IntStream.range(0, states.size())
+            .mapToObj(i -> entry(facts.plan(), configurations.get(i), states.get(i)))
+            .toList(),
         units(facts.plan()),
-        SendList.of(facts.plan(), facts.resolution()));
+        SendList.of(facts.plan(), facts.resolution()),
+        lists.of(id, look.version(), facts),
+        ControllerHandover.moved(facts, standing.season()));
+  }
+
+  private static HandoverEntry entry(
+      Plan plan, Configuration configuration, ControllerHandover state) {
+    return new HandoverEntry(
+        state,
+        configuration.name(),
+        configuration.modelTitle(),
+        (int) configuration.outputs().stream().filter(Output::used).count(),
+        configuration.outputs().size(),
+        configuration.untold().size(),
+        plan.modelOf(plan.existingController(configuration.controller())).handover());
   }
 
   private static List<Unit> units(Plan plan) {
@@ -96,94 +196,58 @@ class HandoverController {
                 .formatted(((SerialDimmer) piece).unit(), ((SerialDimmer) piece).circuits()));
   }
 
-  @GetMapping("/configurations/{controller}")
-  @Operation(summary = "A controller's configuration document, to download")
-  ResponseEntity<byte[]> configuration(@PathVariable String id, @PathVariable String controller) {
-    List<Configuration> all = standings.of(id, facts(id)).configurations();
-    Configuration configuration =
-        all.stream()
-            .filter(one -> one.controller().equals(controller))
-            .findFirst()
-            .orElseThrow(() -> new NoSuchDisplayException("controller", controller));
-    return download(
-        ConfigurationFiles.fileNames(all).get(controller),
-        MediaType.APPLICATION_JSON,
-        ConfigurationFiles.bytes(ConfigurationFiles.json(configuration)));
+  @GetMapping("/now")
+  @Operation(summary = "How each device stands to the plan, and the giving on its way")
+  HandoverNow now(@PathVariable String id) {
+    var look = displays.get(id).look();
+    Standing standing = standings.of(id, look.facts());
+    return new HandoverNow(
+        look.version(),
+        ControllerHandover.of(look.facts(), standing.season()),
+        standing.shown().findings(),
+        standing.shown().accepted(),
+        runs.of(id));
   }
 
-  @GetMapping("/units/{piece}")
-  @Operation(summary = "The document of a decoder or a dimmer pack, to download")
-  ResponseEntity<byte[]> unit(@PathVariable String id, @PathVariable String piece) {
-    Plan plan = facts(id).plan();
-    String json =
-        plan.piece(piece)
-            .flatMap(at -> UnitFiles.json(plan, at))
-            .orElseThrow(() -> new NoSuchDisplayException("unit", piece));
-    return download(
-        UnitFiles.fileName(plan, piece),
-        MediaType.APPLICATION_JSON,
-        ConfigurationFiles.bytes(json));
+  @GetMapping("/controllers/{controller}")
+  @Operation(summary = "A controller's setting sheet, and what was given to it before")
+  HandoverSheet sheet(@PathVariable String id, @PathVariable String controller) {
+    var look = displays.get(id).look();
+    Facts facts = look.facts();
+    Season season = standings.of(id, facts).season();
+    int index = indexOf(facts, controller);
+    Configuration configuration = Configurations.of(facts.plan(), facts.resolution(), index);
+    return new HandoverSheet(
+        look.version(),
+        ControllerHandover.of(facts, season, index),
+        ConfigurationFiles.fingerprint(configuration),
+        configuration,
+        SettingSheet.of(configuration),
+        store.typed(id, controller),
+        season.of(controller).map(Handed::addresses).orElse(List.of()),
+        AddressAt.of(facts.plan(), facts.resolution(), index),
+        store.history(id, controller).stream().map(HandoverController::view).toList());
   }
 
-  @GetMapping("/send-list.json")
-  @Operation(summary = "The send list, to download")
-  ResponseEntity<byte[]> sendListJson(@PathVariable String id) {
-    Facts facts = facts(id);
-    String json =
-        ConfigurationFiles.sendListJson(
-            facts.plan().display().name(), SendList.of(facts.plan(), facts.resolution()));
-    return download("send-list.json", MediaType.APPLICATION_JSON, ConfigurationFiles.bytes(json));
+  /** Of a controller that can be handed something. */
+  static int indexOf(Facts facts, String controller) {
+    if (facts.plan().controller(controller).isEmpty()
+        || facts.plan().modelOf(facts.plan().existingController(controller)).hostOnly()) {
+      throw new NoSuchDisplayException("controller", controller);
+    }
+    return facts.plan().indexOf(controller);
   }
 
-  @GetMapping("/send-list.csv")
-  @Operation(summary = "The send list as CSV, to download")
-  ResponseEntity<byte[]> sendListCsv(@PathVariable String id) {
-    Facts facts = facts(id);
-    String csv = ConfigurationFiles.sendListCsv(SendList.of(facts.plan(), facts.resolution()));
-    return download("send-list.csv", CSV, ConfigurationFiles.bytes(csv));
-  }
-
-  @GetMapping("/addresses.csv")
-  @Operation(summary = "Every section with its addresses as CSV, to download")
-  ResponseEntity<byte[]> addressesCsv(@PathVariable String id) {
-    String csv = AddressFiles.csv(table(id));
-    return download("addresses.csv", CSV, ConfigurationFiles.bytes(csv));
-  }
-
-  @GetMapping("/addresses.json")
-  @Operation(summary = "Every section with its addresses, to download")
-  ResponseEntity<byte[]> addressesJson(@PathVariable String id) {
-    return download(
-        "addresses.json",
-        MediaType.APPLICATION_JSON,
-        ConfigurationFiles.bytes(AddressFiles.json(table(id))));
-  }
-
-  @GetMapping("/file")
-  @Operation(summary = "The display file, to download")
-  ResponseEntity<byte[]> file(@PathVariable String id) {
-    var display = facts(id).plan().display();
-    String name = display.name().replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
-    return download(
-        (name.isEmpty() ? "display" : name) + DisplayFile.ENDING,
-        MediaType.APPLICATION_JSON,
-        DisplayFile.write(display));
-  }
-
-  private AddressTable table(String id) {
-    return AddressTable.of(facts(id).plan(), facts(id).resolution());
-  }
-
-  private Facts facts(String id) {
-    return displays.get(id).look().facts();
-  }
-
-  private static ResponseEntity<byte[]> download(String name, MediaType type, byte[] bytes) {
-    ContentDisposition disposition =
-        ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build();
-    return ResponseEntity.ok()
-        .contentType(type)
-        .header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
-        .body(bytes);
+  private static FactView view(HandoverStore.FactHead head) {
+    HandoverFact fact = head.fact();
+    return new FactView(
+        fact.at(),
+        fact.by(),
+        fact.kind(),
+        fact.means(),
+        fact.version(),
+        fact.serial(),
+        fact.why(),
+        head.fingerprint());
   }
 }

@@ -93,6 +93,13 @@ class Problems {
   }
 
   @ExceptionHandler
+  ProblemDetail showIsOn(GivingController.ShowIsOnException e) {
+    ProblemDetail problem = problem(HttpStatus.CONFLICT, "The show is on", e.getMessage());
+    problem.setProperty("showIsOn", true);
+    return problem;
+  }
+
+  @ExceptionHandler
   ProblemDetail held(HeldException e) {
     ProblemDetail problem = problem(HttpStatus.CONFLICT, "Somebody else lights it", e.getMessage());
     problem.setProperty("piece", e.piece());

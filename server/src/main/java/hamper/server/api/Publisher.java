@@ -1,5 +1,6 @@
 package hamper.server.api;
 
+import hamper.facts.Facts;
 import hamper.server.live.Displays;
 import hamper.server.live.LiveDisplay;
 import hamper.server.live.Step;
@@ -32,9 +33,17 @@ class Publisher {
       Step step =
           act.on(
               live,
-              (before, after) -> {
-                was.set(standings.of(id, before));
-                is.set(was.get().with(after));
+              new LiveDisplay.Before() {
+                @Override
+                public void storing(Facts before, Facts after) {
+                  was.set(standings.of(id, before));
+                  is.set(was.get().with(after));
+                }
+
+                @Override
+                public String by() {
+                  return Who.now();
+                }
               });
       standings.become(id, is.get());
       LiveDisplay.Look look = live.look();

@@ -39,7 +39,7 @@ class RemediesController {
   List<RemedyView> remedies(@PathVariable String id, @RequestBody RemediesRequest request) {
     Facts facts = displays.get(id).look().facts();
     Standing standing = standings.of(id, facts);
-    return Checks.all(facts).stream()
+    return Checks.all(facts, standing.season()).stream()
         .filter(one -> one.identity().equals(request.identity()))
         .findFirst()
         .map(finding -> Remedies.of(facts, finding))

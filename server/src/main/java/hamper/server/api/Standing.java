@@ -2,6 +2,7 @@ package hamper.server.api;
 
 import hamper.config.Configuration;
 import hamper.facts.Facts;
+import hamper.handover.Season;
 import java.util.List;
 
 /**
@@ -16,8 +17,17 @@ final class Standing {
     this.shown = shown;
   }
 
-  static Standing of(Facts facts) {
-    return new Standing(Shown.of(facts));
+  static Standing of(Facts facts, Season season) {
+    return new Standing(Shown.of(facts, season));
+  }
+
+  /** When more is known beside the plan. */
+  Standing with(Season changed) {
+    return new Standing(shown.with(changed));
+  }
+
+  Season season() {
+    return shown.season();
   }
 
   /** Of other facts, mostly these after an edit. */

@@ -85,6 +85,11 @@ public final class LiveDisplay {
   /** What is made of a step before it is stored; where that fails, nothing is stored. */
   public interface Before {
     void storing(Facts before, Facts after);
+
+    /** The name that the window said; empty where it said none. */
+    default String by() {
+      return "";
+    }
   }
 
   /**
@@ -162,7 +167,10 @@ public final class LiveDisplay {
     Edit.Applied applied = edit.applyTo(plan);
     Facts after = facts.with(applied.plan());
     before.storing(facts, after);
-    save(plan, applied, new LogEntry(version + 1, kind, label, edit, applied.inverse()));
+    save(
+        plan,
+        applied,
+        new LogEntry(version + 1, before.by(), kind, label, edit, applied.inverse()));
     Step step = new Step(version, version + 1, label, facts, after);
     facts = after;
     version++;

@@ -2,6 +2,8 @@ package hamper.server.output;
 
 import hamper.standin.Place;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.net.ProxySelector;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -10,13 +12,26 @@ import java.net.http.HttpRequest.BodyPublisher;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.net.http.HttpTimeoutException;
 import java.time.Duration;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The HTTP doors of stand-ins: docs/formats/giving.md. No redirects, no proxy. */
 public final class Door {
   public static final JsonMapper JSON = new JsonMapper();
+
+  /** Longest reason that is told (characters). */
+  private static final int MOST_WHY = 500;
+
+  /** Longest answer that is read (bytes). */
+  private static final int MOST_BYTES = 32 << 20;
+
   private static final Duration PATIENCE = Duration.ofSeconds(10);
 
   private final HttpClient client =
@@ -33,7 +48,13 @@ public final class Door {
   public record Answer(int status, JsonNode body) {
     /** Why it was refused; empty where it was not. */
     public String refused() {
-      return status == 200 ? "" : body.path("refused").asString("status " + status);
+      String why = body.path("refused").asString("status " + status);
+      return status == 200 ? "" : why.substring(0, Math.min(why.length(), MOST_WHY));
+    }
+
+    /** Whether the device broke down over it, which is no refusal. */
+    public boolean failed() {
+      return status >= 500;
     }
   }
 
@@ -54,7 +75,43 @@ public final class Door {
     URI uri = URI.create("http://%s:%d/%s".formatted(at.address(), at.door(), what));
     HttpRequest request =
         HttpRequest.newBuilder(uri).timeout(PATIENCE).method(method, body).build();
-    HttpResponse<byte[]> answer = client.send(request, BodyHandlers.ofByteArray());
-    return new Answer(answer.statusCode(), JSON.readTree(answer.body()));
+    // the time of the request ends with the head of the answer, and a body may trickle for ever
+    CompletableFuture<HttpResponse<InputStream>> head =
+        client.sendAsync(request, BodyHandlers.ofInputStream());
+    CompletableFuture<Answer> answer = head.thenApplyAsync(Door::read);
+    try {
+      return answer.get(PATIENCE.toSeconds(), TimeUnit.SECONDS);
+    } catch (TimeoutException e) {
+      throw new HttpTimeoutException("no whole answer in " + PATIENCE.toSeconds() + " s");
+    } catch (ExecutionException e) {
+      Throwable cause =
+          e.getCause() instanceof UncheckedIOException of ? of.getCause() : e.getCause();
+      throw cause instanceof IOException failed
+          ? failed
+          : new IOException(cause.getMessage(), cause);
+    } finally {
+      if (!answer.isDone()) {
+        head.thenAccept(Door::close);
+        head.cancel(true);
+      }
+    }
+  }
+
+  private static Answer read(HttpResponse<InputStream> answer) {
+    try (InputStream in = answer.body()) {
+      return new Answer(answer.statusCode(), JSON.readTree(in.readNBytes(MOST_BYTES)));
+    } catch (JacksonException e) {
+      throw new UncheckedIOException(new IOException("its answer is no JSON", e));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static void close(HttpResponse<InputStream> answer) {
+    try {
+      answer.body().close();
+    } catch (IOException e) {
+      // it was given up already
+    }
   }
 }

@@ -2,6 +2,7 @@ package hamper.server.output;
 
 import hamper.facts.Facts;
 import hamper.send.FrameLayout;
+import hamper.standin.Place;
 import java.io.IOException;
 import java.util.Map;
 import java.util.Optional;
@@ -24,6 +25,22 @@ public sealed interface Ground permits StandInGround, LiveGround {
    */
   Prepared prepare(String display, Facts facts, Map<String, FrameLayout> layouts)
       throws IOException, InterruptedException;
+
+  /**
+   * Where devices are handed their configurations.
+   *
+   * @param at the doors of those that can be reached
+   * @param away why others cannot, in words
+   */
+  record Doors(Map<String, Place> at, Map<String, String> away) {
+    public Doors {
+      at = Map.copyOf(at);
+      away = Map.copyOf(away);
+    }
+  }
+
+  /** The doors of a display's devices; nothing is asked of them yet. */
+  Doors doors(String display, Facts facts) throws IOException, InterruptedException;
 
   /**
    * Who else sends to a controller now, by what the device has counted.

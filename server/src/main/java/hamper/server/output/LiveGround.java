@@ -2,7 +2,10 @@ package hamper.server.output;
 
 import hamper.facts.Facts;
 import hamper.send.FrameLayout;
+import hamper.send.FrameLayouts;
+import hamper.standin.Place;
 import java.io.IOException;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -30,6 +33,25 @@ public final class LiveGround implements Ground {
         new LiveRoutes(facts.plan().display(), layouts, MachineAdapter.all(), adapter);
     // nobody has asked the devices what they were told: 100 % is assumed of each
     return new Prepared(routes, Set.of(), routes.leftOut());
+  }
+
+  @Override
+  public Doors doors(String display, Facts facts) throws IOException {
+    Map<String, FrameLayout> layouts = new LinkedHashMap<>(FrameLayouts.of(facts));
+    layouts.keySet().removeIf(id -> !Seats.isSentTo(facts, facts.plan().existingController(id)));
+    LiveRoutes routes =
+        new LiveRoutes(facts.plan().display(), layouts, MachineAdapter.all(), adapter);
+    Map<String, Place> at = new LinkedHashMap<>();
+    Map<String, String> away = new LinkedHashMap<>(routes.leftOut());
+    for (String controller : layouts.keySet()) {
+      if (!away.containsKey(controller)) {
+        routes
+            .doorOf(controller)
+            .ifPresentOrElse(
+                door -> at.put(controller, door), () -> away.put(controller, "it has no address"));
+      }
+    }
+    return new Doors(at, away);
   }
 
   /** Most devices cannot be asked who sends to them. */

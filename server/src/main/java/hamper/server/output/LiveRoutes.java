@@ -8,6 +8,7 @@ import hamper.config.SendLine;
 import hamper.display.Controller;
 import hamper.display.Display;
 import hamper.send.FrameLayout;
+import hamper.standin.Place;
 import hamper.wire.E131;
 import java.net.InetAddress;
 import java.util.ArrayList;
@@ -58,6 +59,7 @@ public final class LiveRoutes extends Routes {
       }
     }
     adapters.forEach((controller, adapter) -> allow(layoutOf(controller), adapter));
+    planned.addAll(addresses.values());
   }
 
   private void reach(
@@ -134,6 +136,13 @@ public final class LiveRoutes extends Routes {
   /** Where a controller is, and how it is reached; empty where it is left out. */
   public Optional<InetAddress> addressOf(String controller) {
     return Optional.ofNullable(addresses.get(controller));
+  }
+
+  /** The HTTP door of a controller, by the same rule that packets go by; empty without address. */
+  Optional<Place> doorOf(String controller) {
+    return addressOf(controller)
+        .map(to -> hop(from(controller), to, Place.DOOR).to().getAddress().getHostAddress())
+        .map(Place::own);
   }
 
   @Override

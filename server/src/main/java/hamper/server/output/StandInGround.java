@@ -31,13 +31,20 @@ public final class StandInGround implements Ground {
         throws IOException, InterruptedException;
   }
 
+  /** Whether a controller was handed its configuration: what it has then is left as it is. */
+  public interface HandedOver {
+    boolean was(String display, String controller);
+  }
+
   private final Yard yard;
+  private final HandedOver handedOver;
   private final Door door = new Door();
   private final Giving giving = new Giving(door, UnaryOperator.identity());
   private final Map<String, Map<String, Place>> places = new ConcurrentHashMap<>();
 
-  public StandInGround(Yard yard) {
+  public StandInGround(Yard yard, HandedOver handedOver) {
     this.yard = yard;
+    this.handedOver = handedOver;
   }
 
   @Override
@@ -54,7 +61,15 @@ public final class StandInGround implements Ground {
     Map<String, String> refused = new LinkedHashMap<>();
     Map<String, Giving.Gift> gifts = Giving.all(facts);
     for (var one : at.entrySet()) {
-      String why = giving.give(one.getValue(), gifts.get(one.getKey()));
+      Giving.Gift gift = gifts.get(one.getKey());
+      if (handedOver.was(display, one.getKey())) {
+        // as in the yard: what it was not handed it does not know
+        if (giving.ask(one.getValue(), gift, Giving.Known.NOTHING).done()) {
+          readBack.add(one.getKey());
+        }
+        continue;
+      }
+      String why = giving.give(one.getValue(), gift);
       if (why.isEmpty()) {
         readBack.add(one.getKey());
       } else {
@@ -62,6 +77,13 @@ public final class StandInGround implements Ground {
       }
     }
     return new Prepared(new StandInRoutes(at, layouts), readBack, refused);
+  }
+
+  @Override
+  public Doors doors(String display, Facts facts) throws IOException, InterruptedException {
+    Map<String, Place> at = yard.seat(display, Seats.of(facts));
+    places.put(display, at);
+    return new Doors(at, Map.of());
   }
 
   @Override

@@ -1,6 +1,7 @@
 package hamper.server.store;
 
 import hamper.display.Display;
+import hamper.display.ShowHours;
 import hamper.edit.Edit;
 import hamper.edit.Restore;
 import hamper.files.Json;
@@ -15,8 +16,6 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.jdbc.datasource.DataSourceTransactionManager;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Displays and their edit logs in H2. What a method has answered survives the loss of power; where
@@ -56,13 +55,13 @@ public final class DisplayStore {
 
   private final Engine engine;
   private final JdbcClient db;
-  private final TransactionTemplate transaction;
+  private final SafeWrites writes;
   private final DisplayWriter writer;
 
   public DisplayStore(Engine engine) {
     this.engine = engine;
     this.db = JdbcClient.create(engine.source());
-    this.transaction = new TransactionTemplate(new DataSourceTransactionManager(engine.source()));
+    this.writes = new SafeWrites(engine, db);
     this.writer = new DisplayWriter(new JdbcTemplate(engine.source()));
   }
 
@@ -86,7 +85,7 @@ public final class DisplayStore {
 
   /** Takes a display out of the list, or puts it back. */
   public void setRemoved(String id, boolean removed) {
-    safely(
+    writes.make(
         () ->
             db.sql("update display set removed_at = :at where id = :id")
                 .param("at", removed ? Timestamp.from(Instant.now()) : null)
@@ -108,7 +107,7 @@ public final class DisplayStore {
                     .query(Integer.class)
                     .single());
     if (old > 0) {
-      safely(
+      writes.make(
           () ->
               db.sql("delete from display where removed_at < :before")
                   .param("before", Timestamp.from(before))
@@ -156,11 +155,12 @@ public final class DisplayStore {
 
   /** Adds a display, at version 1. */
   public void add(String id, Display display) {
-    safely(
+    writes.make(
         () -> {
           writeDisplay(
               "insert into display (version, name, first_universe, universe_stride,"
-                  + " frames_per_second, id) values (?, ?, ?, ?, ?, ?)",
+                  + " frames_per_second, keeps_still, show_from, show_to, id)"
+                  + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
               id,
               1,
               display);
@@ -170,22 +170,24 @@ public final class DisplayStore {
 
   /** Writes what an edit changed, and its line in the log, in one transaction. */
   public void save(String id, Display before, Display after, LogEntry entry) {
-    safely(
+    writes.make(
         () -> {
           writeDisplay(
               "update display set version = ?, name = ?, first_universe = ?, universe_stride = ?,"
-                  + " frames_per_second = ?, changed_at = current_timestamp where id = ?",
+                  + " frames_per_second = ?, keeps_still = ?, show_from = ?, show_to = ?,"
+                  + " changed_at = current_timestamp where id = ?",
               id,
               entry.version(),
               after);
           writer.write(id, before, after);
           db.sql(
                   """
-                  insert into edit_log (display_id, version, at, kind, label, edit, inverse)
-                  values (:id, :version, current_timestamp, :kind, :label, :edit, :inverse)
+                  insert into edit_log (display_id, version, at, by_name, kind, label, edit, inverse)
+                  values (:id, :version, current_timestamp, :by, :kind, :label, :edit, :inverse)
                   """)
               .param("id", id)
               .param("version", entry.version())
+              .param("by", entry.by())
               .param("kind", entry.kind().name())
               .param("label", entry.label())
               .param("edit", Json.MAPPER.writerFor(Edit.class).writeValueAsString(entry.edit()))
@@ -240,16 +242,10 @@ public final class DisplayStore {
             display.settings().firstUniverse(),
             display.settings().universeStride(),
             display.settings().framesPerSecond(),
+            display.settings().keepsStill().orElse(null),
+            display.settings().showHours().map(ShowHours::from).orElse(null),
+            display.settings().showHours().map(ShowHours::to).orElse(null),
             id)
         .update();
-  }
-
-  /** One transaction, forced onto the disk before anybody is told that it is safe. */
-  private void safely(Runnable changes) {
-    engine.write(
-        () -> {
-          transaction.executeWithoutResult(status -> changes.run());
-          db.sql("checkpoint sync").update();
-        });
   }
 }

@@ -86,7 +86,8 @@ class SessionTest {
         new Session(
             "d",
             look::get,
-            new StandInGround((display, seats) -> standIns.places()),
+            new StandInGround(
+                (display, seats) -> standIns.places(), (display, controller) -> false),
             Source.create(),
             Set.of("127.0.0.8:999"),
             () -> Instant.ofEpochMilli(clock.get()),

@@ -145,7 +145,8 @@ class PowerCutTest {
         version++;
         versions.put(version, applied.plan().display());
         LogEntry entry =
-            new LogEntry(version, LogEntry.Kind.EDIT, edit.label(plan), edit, applied.inverse());
+            new LogEntry(
+                version, "", LogEntry.Kind.EDIT, edit.label(plan), edit, applied.inverse());
         store.save("demo", plan.display(), applied.plan().display(), entry);
         RecordedFiles.acknowledge(version);
         plan = applied.plan();

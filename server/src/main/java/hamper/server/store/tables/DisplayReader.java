@@ -7,12 +7,14 @@ import hamper.display.Leg;
 import hamper.display.Piece;
 import hamper.display.Run;
 import hamper.display.Section;
+import hamper.display.ShowHours;
 import hamper.display.SitePower;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** Reads a display back from its tables: children first, grouped by what they belong to. */
@@ -86,7 +88,16 @@ public final class DisplayReader {
           new DisplaySettings(
               row.integer("first_universe"),
               row.integer("universe_stride"),
-              row.integer("frames_per_second")));
+              row.integer("frames_per_second"),
+              row.flag("keeps_still"),
+              showHours(row)));
+    }
+
+    private static Optional<ShowHours> showHours(Row row) throws SQLException {
+      Optional<String> from = row.text("show_from");
+      return from.isEmpty()
+          ? Optional.empty()
+          : Optional.of(new ShowHours(from.get(), row.string("show_to")));
     }
   }
 

@@ -11,7 +11,10 @@ import java.util.Map;
 final class PropTable {
   static final Table TABLE =
       new Table(
-          "prop", 1, List.of("id", "place", "name", "zone_id", "brightness"), PropTable::rows);
+          "prop",
+          1,
+          List.of("id", "place", "name", "zone_id", "brightness", "rank"),
+          PropTable::rows);
 
   private PropTable() {}
 
@@ -19,7 +22,9 @@ final class PropTable {
     List<Object[]> rows = new ArrayList<>();
     for (Parts.Placed<Prop> at : parts.props()) {
       Prop prop = at.part();
-      rows.add(Table.row(prop.id(), at.place(), prop.name(), prop.zone(), prop.brightness()));
+      rows.add(
+          Table.row(
+              prop.id(), at.place(), prop.name(), prop.zone(), prop.brightness(), prop.rank()));
     }
     return rows;
   }
@@ -30,6 +35,7 @@ final class PropTable {
         row.string("name"),
         row.text("zone_id"),
         row.number("brightness"),
+        row.number("rank"),
         pieces.get(row.string("id")));
   }
 }

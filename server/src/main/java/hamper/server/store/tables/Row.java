@@ -22,6 +22,10 @@ record Row(ResultSet row) {
     return row.getBoolean(column);
   }
 
+  Optional<Boolean> flag(String column) throws SQLException {
+    return Optional.ofNullable(row.getObject(column, Boolean.class));
+  }
+
   Optional<String> text(String column) throws SQLException {
     return Optional.ofNullable(row.getString(column));
   }

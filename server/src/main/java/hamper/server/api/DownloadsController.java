@@ -1,0 +1,132 @@
+package hamper.server.api;
+
+import hamper.config.Configuration;
+import hamper.config.SendList;
+import hamper.display.Plan;
+import hamper.facts.Facts;
+import hamper.files.AddressFiles;
+import hamper.files.AddressTable;
+import hamper.files.ConfigurationFiles;
+import hamper.files.DisplayFile;
+import hamper.files.UnitFiles;
+import hamper.server.live.Displays;
+import hamper.server.live.NoSuchDisplayException;
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What is handed over as files: configurations, send list, address table, the display. */
+@RestController
+@RequestMapping("/api/displays/{id}")
+@Tag(name = "handover")
+class DownloadsController {
+  private static final MediaType CSV = new MediaType("text", "csv");
+
+  private final Displays displays;
+  private final Standings standings;
+
+  DownloadsController(Displays displays, Standings standings) {
+    this.displays = displays;
+    this.standings = standings;
+  }
+
+  @GetMapping("/configurations/{controller}")
+  @Operation(summary = "A controller's configuration document, to download")
+  ResponseEntity<byte[]> configuration(@PathVariable String id, @PathVariable String controller) {
+    List<Configuration> all = standings.of(id, facts(id)).configurations();
+    Configuration configuration =
+        all.stream()
+            .filter(one -> one.controller().equals(controller))
+            .findFirst()
+            .orElseThrow(() -> new NoSuchDisplayException("controller", controller));
+    return download(
+        ConfigurationFiles.fileNames(all).get(controller),
+        MediaType.APPLICATION_JSON,
+        ConfigurationFiles.bytes(ConfigurationFiles.json(configuration)));
+  }
+
+  @GetMapping("/units/{piece}")
+  @Operation(summary = "The document of a decoder or a dimmer pack, to download")
+  ResponseEntity<byte[]> unit(@PathVariable String id, @PathVariable String piece) {
+    Plan plan = facts(id).plan();
+    String json =
+        plan.piece(piece)
+            .flatMap(at -> UnitFiles.json(plan, at))
+            .orElseThrow(() -> new NoSuchDisplayException("unit", piece));
+    return download(
+        UnitFiles.fileName(plan, piece),
+        MediaType.APPLICATION_JSON,
+        ConfigurationFiles.bytes(json));
+  }
+
+  @GetMapping("/send-list.json")
+  @Operation(summary = "The send list, to download")
+  ResponseEntity<byte[]> sendListJson(@PathVariable String id) {
+    Facts facts = facts(id);
+    String json =
+        ConfigurationFiles.sendListJson(
+            facts.plan().display().name(), SendList.of(facts.plan(), facts.resolution()));
+    return download("send-list.json", MediaType.APPLICATION_JSON, ConfigurationFiles.bytes(json));
+  }
+
+  @GetMapping("/send-list.csv")
+  @Operation(summary = "The send list as CSV, to download")
+  ResponseEntity<byte[]> sendListCsv(@PathVariable String id) {
+    Facts facts = facts(id);
+    String csv = ConfigurationFiles.sendListCsv(SendList.of(facts.plan(), facts.resolution()));
+    return download("send-list.csv", CSV, ConfigurationFiles.bytes(csv));
+  }
+
+  @GetMapping("/addresses.csv")
+  @Operation(summary = "Every section with its addresses as CSV, to download")
+  ResponseEntity<byte[]> addressesCsv(@PathVariable String id) {
+    String csv = AddressFiles.csv(table(id));
+    return download("addresses.csv", CSV, ConfigurationFiles.bytes(csv));
+  }
+
+  @GetMapping("/addresses.json")
+  @Operation(summary = "Every section with its addresses, to download")
+  ResponseEntity<byte[]> addressesJson(@PathVariable String id) {
+    return download(
+        "addresses.json",
+        MediaType.APPLICATION_JSON,
+        ConfigurationFiles.bytes(AddressFiles.json(table(id))));
+  }
+
+  @GetMapping("/file")
+  @Operation(summary = "The display file, to download")
+  ResponseEntity<byte[]> file(@PathVariable String id) {
+    var display = facts(id).plan().display();
+    String name = display.name().replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
+    return download(
+        (name.isEmpty() ? "display" : name) + DisplayFile.ENDING,
+        MediaType.APPLICATION_JSON,
+        DisplayFile.write(display));
+  }
+
+  private AddressTable table(String id) {
+    return AddressTable.of(facts(id).plan(), facts(id).resolution());
+  }
+
+  private Facts facts(String id) {
+    return displays.get(id).look().facts();
+  }
+
+  private static ResponseEntity<byte[]> download(String name, MediaType type, byte[] bytes) {
+    ContentDisposition disposition =
+        ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build();
+    return ResponseEntity.ok()
+        .contentType(type)
+        .header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
+        .body(bytes);
+  }
+}

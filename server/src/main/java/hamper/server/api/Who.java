@@ -1,0 +1,41 @@
+package hamper.server.api;
+
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
+import org.springframework.web.context.request.RequestAttributes;
+import org.springframework.web.context.request.RequestContextHolder;
+import org.springframework.web.context.request.ServletRequestAttributes;
+
+/**
+ * The name that a window says of whoever sits at it, with each request; there are no accounts, and
+ * nothing depends on it.
+ */
+final class Who {
+  /** UTF-8, written as in an address: a header carries nothing else. */
+  static final String HEADER = "Hamper-Who";
+
+  private static final int LONGEST = 80;
+
+  private Who() {}
+
+  /** Of the request that is being answered; empty where it says none that can be read. */
+  static String now() {
+    RequestAttributes request = RequestContextHolder.getRequestAttributes();
+    String said =
+        request instanceof ServletRequestAttributes servlet
+            ? servlet.getRequest().getHeader(HEADER)
+            : null;
+    if (said == null) {
+      return "";
+    }
+    try {
+      String name = URLDecoder.decode(said, StandardCharsets.UTF_8);
+      String clean = name.replaceAll("\\p{Cntrl}", "").strip();
+      return clean.codePointCount(0, clean.length()) > LONGEST / 2
+          ? clean.substring(0, clean.offsetByCodePoints(0, LONGEST / 2))
+          : clean;
+    } catch (IllegalArgumentException e) {
+      return "";
+    }
+  }
+}
