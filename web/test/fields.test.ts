@@ -20,6 +20,7 @@ const WIRES = 'ribbon/StringWires.vue'
 const SUPPLY = 'places/loads/SupplyLine.vue'
 const MAINS = 'places/loads/MainsLine.vue'
 const FEED = 'places/loads/FeedEditor.vue'
+const SEASON = 'places/handover/SeasonSettings.vue'
 const TREE = 'places/network/EnclosureTree.vue'
 
 /** Given by the program, or a list whose members have fields of their own. */
@@ -44,11 +45,14 @@ const WHERE: Record<string, Record<string, string>> = {
     enclosures: OWN,
     links: OWN,
     accepted: OWN,
+    milestones: OWN,
   },
   displaySettings: {
     firstUniverse: 'places/ControllersPlace.vue',
     universeStride: 'places/ControllersPlace.vue',
     framesPerSecond: 'places/ControllersPlace.vue',
+    keepsStill: SEASON,
+    showHours: SEASON,
   },
   zone: {
     id: OWN,
@@ -61,6 +65,7 @@ const WHERE: Record<string, Record<string, string>> = {
     name: 'places/PropsPlace.vue',
     zone: SELECTION,
     brightness: SELECTION,
+    rank: SELECTION,
     pieces: OWN,
   },
   piece: { kind: OWN },

@@ -1,6 +1,6 @@
 import createClient from 'openapi-fetch'
 import type { paths } from './generated/schema'
-import type { Edit, Header, PortRef } from './types'
+import type { Edit, GiveRequest, Header, PortRef } from './types'
 
 /** An error as the server words it (RFC 9457). */
 export class Problem extends Error {
@@ -18,6 +18,20 @@ export class Problem extends Error {
 }
 
 const client = createClient<paths>({ fetch: reach })
+
+/** Where the name is kept that a window says of whoever sits at it. */
+const WHO = 'hamper.who'
+export const who = {
+  get: () => localStorage.getItem(WHO) ?? '',
+  set: (name: string) => localStorage.setItem(WHO, name.trim()),
+}
+client.use({
+  onRequest({ request }) {
+    // a header carries plain letters only
+    request.headers.set('Hamper-Who', encodeURIComponent(who.get()))
+    return request
+  },
+})
 
 /** As fetch, but words for a server that does not answer. */
 async function reach(request: Request): Promise<Response> {
@@ -72,6 +86,9 @@ function sent(file: Blob) {
 /** A display's id, in its path. */
 const at = (id: string) => ({ path: { id } })
 const of = (id: string) => ({ params: at(id) })
+const ofController = (id: string, controller: string) => ({
+  params: { path: { id, controller } },
+})
 
 export const api = {
   displays: () => answer(client.GET('/api/displays')),
@@ -91,6 +108,44 @@ export const api = {
   preview: (id: string, edit: Edit, signal?: AbortSignal) =>
     answer(client.POST('/api/displays/{id}/preview', { ...of(id), body: { edit }, signal })),
   handover: (id: string) => answer(client.GET('/api/displays/{id}/handover', of(id))),
+  handoverNow: (id: string) => answer(client.GET('/api/displays/{id}/handover/now', of(id))),
+  sheet: (id: string, controller: string) =>
+    answer(
+      client.GET(
+        '/api/displays/{id}/handover/controllers/{controller}',
+        ofController(id, controller),
+      ),
+    ),
+  give: (id: string, body: GiveRequest) =>
+    answer(client.POST('/api/displays/{id}/handover/giving', { ...of(id), body })),
+  stopGiving: (id: string) => answer(client.DELETE('/api/displays/{id}/handover/giving', of(id))),
+  typed: (id: string, controller: string, cells: Record<string, string | null>) =>
+    answer(
+      client.PUT('/api/displays/{id}/handover/controllers/{controller}/typed', {
+        ...ofController(id, controller),
+        body: { cells: cells as Record<string, string> },
+      }),
+    ),
+  byHand: (id: string, controller: string, shown: Record<string, string>) =>
+    answer(
+      client.POST('/api/displays/{id}/handover/controllers/{controller}/by-hand', {
+        ...ofController(id, controller),
+        body: { shown },
+      }),
+    ),
+  byCard: (id: string, controller: string) =>
+    answer(
+      client.POST(
+        '/api/displays/{id}/handover/controllers/{controller}/card',
+        ofController(id, controller),
+      ),
+    ),
+  handList: (id: string, source: string) =>
+    answer(
+      client.POST('/api/displays/{id}/handover/lists/{source}', {
+        params: { path: { id, source } },
+      }),
+    ),
   importFile: async (file: File) => answer(client.POST('/api/displays/import', sent(file))),
   catalogue: (id: string) => answer(client.GET('/api/displays/{id}/catalogue', of(id))),
   addToCatalogue: async (id: string, version: number, file: File) =>

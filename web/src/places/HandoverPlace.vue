@@ -4,60 +4,140 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '../api/client'
 import type { HandoverView } from '../api/types'
+import { counted } from '../parts/words'
 import { useDisplay } from '../state/display'
+import { useHandover } from '../state/handover'
+import ControllerList from './handover/ControllerList.vue'
+import ControllerSheet from './handover/ControllerSheet.vue'
+import GivingBar from './handover/GivingBar.vue'
+import ListPage from './handover/ListPage.vue'
 import ProofPage from './handover/ProofPage.vue'
-import SendListTable from './handover/SendListTable.vue'
-import SettingSheet from './handover/SettingSheet.vue'
+import SeasonSettings from './handover/SeasonSettings.vue'
 import UnitTable from './handover/UnitTable.vue'
 
 const props = defineProps<{ controller?: string }>()
-const SEND_LIST = 'send-list'
+const LIST = 'list-'
 const UNITS = 'units'
 const PROOF = 'check'
 
 const display = useDisplay()
+const handover = useHandover()
 const router = useRouter()
-const handover = ref<HandoverView>()
+const all = ref<HandoverView>()
+const chosen = ref<string[]>([])
 
 watch(
-  () => [display.view?.id, display.view?.version],
+  () => [display.view?.id, display.view?.version, handover.now],
   async () => {
-    const answer = await api.handover(display.view!.id).catch(() => undefined)
-    // an answer about an older version is dropped
-    if (answer && answer.version >= (handover.value?.version ?? 0)) {
-      handover.value = answer
+    const id = display.view!.id
+    const answer = await api.handover(id).catch(() => undefined)
+    // an answer about an older version, or another display, is dropped
+    if (answer && id === display.view?.id && answer.version >= (all.value?.version ?? 0)) {
+      all.value = answer
     }
   },
   { immediate: true },
 )
 watch(
   () => display.view?.id,
-  () => (handover.value = undefined),
+  () => {
+    all.value = undefined
+    chosen.value = []
+  },
 )
 
-const chosen = computed(() => {
-  const all = handover.value?.configurations ?? []
-  return all.find((given) => given.configuration.controller === props.controller) ?? all[0]
-})
-const showsList = computed(() => props.controller === SEND_LIST)
+const list = computed(() => all.value?.lists.find((one) => LIST + one.source === props.controller))
 const showsProof = computed(() => props.controller === PROOF)
-const showsUnits = computed(() => props.controller === UNITS && !!handover.value?.units.length)
+const showsUnits = computed(() => props.controller === UNITS && !!all.value?.units.length)
+const entry = computed(() => {
+  if (list.value || showsProof.value || showsUnits.value) {
+    return undefined
+  }
+  const entries = all.value?.entries ?? []
+  return entries.find((one) => one.state.controller === props.controller) ?? entries[0]
+})
 const base = computed(() => `/api/displays/${display.view!.id}`)
 
-function used(given: NonNullable<typeof chosen.value>): number {
-  return given.configuration.outputs.filter((output) => output.used).length
-}
 function to(controller: string) {
   void router.replace({ name: 'handover', params: { controller } })
 }
+const giveChosen = () =>
+  void handover.give({ which: 'CHOSEN', controllers: chosen.value }).then(() => (chosen.value = []))
 </script>
 
 <template>
-  <div class="handover" :data-version="handover?.version" data-test="handover">
-    <nav class="who" aria-label="Controllers to hand over">
+  <div class="handover" :data-version="all?.version" data-test="handover">
+    <nav class="who" aria-label="What is handed over">
       <h1>Handover</h1>
+      <div v-if="all?.entries.length" class="give">
+        <v-btn
+          v-if="chosen.length"
+          color="primary"
+          variant="flat"
+          :disabled="handover.running"
+          data-test="give-chosen"
+          @click="giveChosen"
+          >Give {{ counted(chosen.length, 'chosen one', 'chosen ones') }}</v-btn
+        >
+        <v-btn
+          v-else
+          color="primary"
+          variant="flat"
+          :disabled="handover.running || handover.open === 0"
+          data-test="give-open"
+          @click="handover.give({ which: 'STALE' })"
+          >{{
+            handover.open ? `Give ${counted(handover.open, 'open one')}` : 'All are given'
+          }}</v-btn
+        >
+        <v-btn
+          :disabled="handover.running"
+          title="Ask every device what it has"
+          data-test="read-all"
+          @click="handover.give({ which: 'ALL', readBack: true })"
+          >Read all back</v-btn
+        >
+        <v-btn :prepend-icon="mdiDownload" :href="`${base}/bundle.zip`" download data-test="bundle"
+          >All as ZIP</v-btn
+        >
+      </div>
+      <ControllerList
+        v-if="all"
+        v-model:chosen="chosen"
+        :entries="all.entries"
+        :open="entry?.state.controller"
+        @open="to"
+      />
       <button
-        v-if="handover?.configurations.length"
+        v-for="one in all?.lists.filter((l) => l.lines > 0)"
+        :key="one.source"
+        type="button"
+        class="list"
+        :aria-current="one === list ? 'true' : undefined"
+        :data-test="`list-${one.source === 'show' ? 'show' : 'source'}`"
+        @click="to(LIST + one.source)"
+      >
+        <strong>{{
+          one.source === 'show' ? 'For whoever makes the show' : `Send list of ${one.title}`
+        }}</strong>
+        <span v-if="one.differs.length" class="stale">◐ stale: {{ one.differs[0] }}</span>
+        <span v-else-if="one.version !== undefined" class="good"
+          >✓ {{ one.source === 'show' ? 'built on' : 'told at' }} version {{ one.version }}</span
+        >
+        <span v-else class="quiet">{{ counted(one.lines, 'line') }}, not handed over yet</span>
+      </button>
+      <button
+        v-if="all?.units.length"
+        type="button"
+        class="list"
+        :aria-current="showsUnits ? 'true' : undefined"
+        @click="to(UNITS)"
+      >
+        <strong>Decoders and dimmer packs</strong>
+        <span class="quiet">set at themselves: {{ all.units.length }}</span>
+      </button>
+      <button
+        v-if="all?.entries.length"
         type="button"
         class="list"
         :aria-current="showsProof ? 'true' : undefined"
@@ -67,88 +147,33 @@ function to(controller: string) {
         <strong>Check it all</strong>
         <span class="quiet">every pixel, on stand-ins</span>
       </button>
-      <button
-        v-for="given in handover?.configurations"
-        :key="given.configuration.controller"
-        type="button"
-        :aria-current="
-          !showsList && !showsUnits && !showsProof && given === chosen ? 'true' : undefined
-        "
-        @click="to(given.configuration.controller)"
-      >
-        <strong>{{ given.configuration.tag }} {{ given.configuration.name }}</strong>
-        <span class="quiet">{{ given.configuration.modelTitle }}</span>
-        <span class="quiet"
-          >{{ used(given) }} of {{ given.configuration.outputs.length }} ports in use</span
-        >
-        <span v-if="given.configuration.untold.length" class="wrong">
-          ▲ {{ given.configuration.untold.length }} cannot be told
-        </span>
-      </button>
-      <button
-        v-if="handover?.sendList.length"
-        type="button"
-        class="list"
-        :aria-current="showsList ? 'true' : undefined"
-        @click="to(SEND_LIST)"
-      >
-        <strong>Send list</strong>
-        <span class="quiet">for the sources: {{ handover.sendList.length }} lines</span>
-      </button>
-      <button
-        v-if="handover?.units.length"
-        type="button"
-        class="list"
-        :aria-current="showsUnits ? 'true' : undefined"
-        @click="to(UNITS)"
-      >
-        <strong>Decoders and dimmer packs</strong>
-        <span class="quiet">set at themselves: {{ handover.units.length }}</span>
-      </button>
+      <SeasonSettings v-if="all" />
     </nav>
     <div class="sheet">
+      <div v-if="handover.showIsOn" class="on" role="alert" data-test="show-is-on">
+        <span>{{ handover.showIsOn.words }}</span>
+        <v-btn
+          size="small"
+          @click="handover.give({ ...handover.showIsOn.request, inShowHours: true })"
+          >Give all the same</v-btn
+        >
+        <v-btn size="small" @click="handover.showIsOn = undefined">Wait</v-btn>
+      </div>
+      <GivingBar @open="to" />
       <ProofPage v-if="showsProof" />
-      <template v-else-if="handover && showsList">
-        <div class="actions">
-          <h2>Send list</h2>
-          <v-spacer />
-          <v-btn :prepend-icon="mdiDownload" :href="`${base}/send-list.csv`" download>CSV</v-btn>
-          <v-btn
-            :prepend-icon="mdiDownload"
-            :href="`${base}/send-list.json`"
-            download
-            data-test="download-send-list"
-            >JSON</v-btn
-          >
-        </div>
-        <SendListTable :lines="handover.sendList" />
+      <ListPage
+        v-else-if="all && list"
+        :list="list"
+        :lines="all.sendList"
+        :moved="all.moved"
+        :base="base"
+      />
+      <template v-else-if="all && showsUnits">
+        <h2>Decoders and dimmer packs</h2>
+        <UnitTable :units="all.units" :base="base" />
       </template>
-      <template v-else-if="handover && showsUnits">
-        <div class="actions">
-          <h2>Decoders and dimmer packs</h2>
-        </div>
-        <UnitTable :units="handover.units" :base="base" />
-      </template>
-      <template v-else-if="chosen">
-        <div class="actions">
-          <span class="quiet mono print" :title="chosen.fingerprint"
-            >{{ chosen.fingerprint.slice(0, 19) }}…</span
-          >
-          <v-spacer />
-          <v-btn
-            :prepend-icon="mdiDownload"
-            :href="`${base}/configurations/${chosen.configuration.controller}`"
-            color="primary"
-            variant="flat"
-            download
-            data-test="download-configuration"
-          >
-            Configuration of {{ chosen.configuration.tag }}
-          </v-btn>
-        </div>
-        <SettingSheet :given="chosen" />
-      </template>
-      <div v-else-if="handover" class="none">
+      <ControllerSheet v-else-if="entry" :entry="entry" :base="base" />
+      <div v-else-if="all" class="none">
         <h2>Nothing to hand over yet</h2>
         <p class="quiet">As soon as there is a controller, its configuration stands here.</p>
       </div>
@@ -160,7 +185,7 @@ function to(controller: string) {
 .handover {
   height: 100%;
   display: grid;
-  grid-template-columns: 250px 1fr;
+  grid-template-columns: 300px 1fr;
 }
 .who {
   border-right: 1px solid var(--line);
@@ -171,42 +196,56 @@ function to(controller: string) {
   gap: 2px;
 }
 .who h1 {
-  padding: 0 10px 8px;
+  padding: 0 10px 4px;
 }
-.who button {
+.give {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  padding: 0 6px 8px;
+}
+.list {
   display: grid;
   text-align: left;
   padding: 8px 10px;
   border-left: 3px solid transparent;
+  border-top: 1px solid var(--line);
   font-size: 12.5px;
   line-height: 17px;
 }
-.who button:hover {
-  background: rgb(var(--v-theme-surface-variant));
-}
-.who [aria-current] {
-  border-left-color: var(--copper);
-  background: rgb(var(--v-theme-surface-variant));
-}
-.who .list {
+.list:first-of-type {
   margin-top: 8px;
-  border-top: 1px solid var(--line);
 }
-.wrong {
-  color: rgb(var(--v-theme-error));
+.list span {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.list:hover,
+.list[aria-current] {
+  background: rgb(var(--v-theme-surface-variant));
+}
+.list[aria-current] {
+  border-left-color: var(--copper);
+}
+.stale {
+  color: rgb(var(--v-theme-warning));
+}
+.good {
+  color: rgb(var(--v-theme-success));
 }
 .sheet {
   overflow: auto;
   padding: 12px 28px 48px;
 }
-.actions {
+.on {
   display: flex;
   align-items: center;
-  gap: 8px;
-  min-height: 40px;
-}
-.print {
-  font-size: 11.5px;
+  gap: 10px;
+  border-left: 4px solid rgb(var(--v-theme-warning));
+  background: rgb(var(--v-theme-surface));
+  padding: 8px 14px;
+  margin-bottom: 10px;
 }
 .none {
   padding: 12vh 0;
@@ -218,7 +257,7 @@ function to(controller: string) {
     grid-template-rows: auto 1fr;
   }
   .handover > :first-child {
-    max-height: 32vh;
+    max-height: 38vh;
   }
   .sheet {
     padding: 12px;

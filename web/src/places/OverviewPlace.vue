@@ -4,15 +4,18 @@ import type { ControllerView, Finding } from '../api/types'
 import { blockTold } from '../parts/blockTold'
 import { useGrowing } from '../parts/useGrowing'
 import { counted } from '../parts/words'
+import StateMark from '../shell/StateMark.vue'
 import MiniRibbon from '../ribbon/MiniRibbon.vue'
 import { reachOf } from '../ribbon/geometry'
 import { clusters, isCluster } from '../shell/clusters'
 import { useGoThere } from '../shell/goThere'
 import { cellsOf } from './loads/loadColumns'
 import { useDisplay } from '../state/display'
+import { useHandover } from '../state/handover'
 import { useShell } from '../state/shell'
 
 const display = useDisplay()
+const handover = useHandover()
 const shell = useShell()
 const goThere = useGoThere()
 
@@ -79,6 +82,17 @@ const steps = computed(() => {
       text: all
         ? `${all - display.loose.length} of ${counted(all, 'piece')} hang on a port`
         : 'nothing to hang yet',
+    },
+    {
+      title: 'Handover',
+      to: 'handover',
+      done: handover.begun && handover.open === 0,
+      text: list(
+        !handover.begun && 'nothing is given yet',
+        handover.begun &&
+          `${driving.value.length - handover.open} of ${driving.value.length} given`,
+        handover.stale > 0 && `${handover.stale} stale`,
+      ),
     },
     {
       title: 'Findings',
@@ -188,6 +202,7 @@ function free(view: ControllerView): string {
               </button>
               <span class="quiet">{{ view.modelTitle }}</span>
               <span class="quiet mono">{{ view.controller.settings.address }}</span>
+              <StateMark :controller="view.controller.id" />
               <span v-if="view.host" class="quiet">host: it sends</span>
             </div>
           </td>
@@ -233,7 +248,7 @@ function free(view: ControllerView): string {
 .steps {
   list-style: none;
   display: grid;
-  grid-template-columns: repeat(5, 1fr);
+  grid-template-columns: repeat(6, 1fr);
   gap: 0;
   border: 1px solid var(--line);
   border-radius: 6px;

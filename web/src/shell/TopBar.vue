@@ -12,6 +12,7 @@ import { api } from '../api/client'
 import type { Listed } from '../api/types'
 import { counted } from '../parts/words'
 import { useDisplay } from '../state/display'
+import { useHandover } from '../state/handover'
 import { useShell } from '../state/shell'
 import DisplayFileInput from './DisplayFileInput.vue'
 import FinderBox from './FinderBox.vue'
@@ -19,6 +20,7 @@ import LiveSign from './LiveSign.vue'
 import NewDisplay from './NewDisplay.vue'
 
 const display = useDisplay()
+const handover = useHandover()
 const shell = useShell()
 const file = ref<InstanceType<typeof DisplayFileInput>>()
 const asking = ref<'new' | 'rename' | 'remove' | 'removed'>()
@@ -129,6 +131,16 @@ async function settle() {
         :aria-label="`Redo: ${display.view.undo.redo ?? 'nothing'}`"
         @click="display.redo()"
       />
+      <v-btn
+        v-if="handover.stale"
+        class="pill mono"
+        variant="outlined"
+        color="warning"
+        :to="{ name: 'handover', params: { display: display.view.id } }"
+        :aria-label="`${counted(handover.stale, 'controller is', 'controllers are')} stale`"
+        data-test="stale-pill"
+        >◐ {{ handover.stale }} stale</v-btn
+      >
       <v-btn
         class="pill mono"
         variant="outlined"

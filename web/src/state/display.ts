@@ -11,6 +11,7 @@ import type {
   Delta,
   DisplayView,
   Edit,
+  Finding,
   Header,
   LaneView,
   LegView,
@@ -21,6 +22,7 @@ import type {
   PixelType,
   PropView,
   Subject,
+  Taken,
 } from '../api/types'
 
 /** A line that says what an edit did. */
@@ -48,6 +50,8 @@ export const useDisplay = defineStore('display', () => {
   const said = ref<Said>()
   /** How sending goes, as last heard. */
   const output = shallowRef<OutputState>()
+  /** Goes up whenever more is known beside the plan. */
+  const besides = ref(0)
   const problem = shallowRef<Problem>()
   const busy = ref(0)
   /** Whether it is known which displays there are. */
@@ -185,6 +189,8 @@ export const useDisplay = defineStore('display', () => {
       }
     } else if (news.type === 'output') {
       output.value = news.output
+    } else if (news.type === 'handover') {
+      besides.value += news.display === now?.id ? 1 : 0
     } else if (now && (news.type === 'lost' || news.versions[now.id] !== now.version)) {
       // after a break the stream has a gap: look at everything again
       void refresh(now.id)
@@ -312,7 +318,16 @@ export const useDisplay = defineStore('display', () => {
     return view.value?.zones.find((one) => one.id === zone)?.name ?? ''
   }
 
+  /** What is wrong, as it was asked for anew; of another version it counts for nothing. */
+  function takeFindings(version: number, findings: Finding[], accepted: Taken[]) {
+    if (view.value?.version === version) {
+      view.value = { ...view.value, findings, accepted }
+    }
+  }
+
   return {
+    besides,
+    takeFindings,
     output,
     list,
     view,

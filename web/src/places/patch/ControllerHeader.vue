@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { ControllerView } from '../../api/types'
 import { blockTold } from '../../parts/blockTold'
 import { PROTOCOLS } from '../../parts/words'
+import StateMark from '../../shell/StateMark.vue'
 import MiniRibbon from '../../ribbon/MiniRibbon.vue'
 
 const props = defineProps<{
@@ -45,6 +46,7 @@ const used = computed(() => props.view.lanes.filter((lane) => lane.legs.length).
       >
       <v-icon v-if="view.wifi" :icon="mdiWifi" size="14" title="On the air" />
     </span>
+    <StateMark :controller="view.controller.id" only-open />
     <MiniRibbon v-if="folded" :controller="view" :width="260" :most="most" class="mini" />
     <span class="mono facts">{{ facts }}</span>
     <span class="quiet ports">{{ used }} of {{ view.lanes.length }} ports</span>

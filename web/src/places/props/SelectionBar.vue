@@ -45,6 +45,7 @@ function hang() {
 watch(() => props.selected, nearest.leave)
 const zone = computed(() => common(props.selected.map((view) => view.prop.zone)))
 const brightness = computed(() => common(props.selected.map((view) => view.prop.brightness)))
+const rank = computed(() => common(props.selected.map((view) => view.prop.rank)))
 const type = computed(() => common(strings.value.map((one) => one.pixelType)))
 const orders = computed(() => {
   const usual = type.value && display.pixelTypes.get(type.value)?.colourOrder
@@ -194,6 +195,17 @@ async function remove() {
       />
       %</span
     >
+    <span title="How much it is missed where it stays dark: 1 the most, 9 the least"
+      >rank
+      <InPlaceNumber
+        :value="rank"
+        none="5"
+        label="Rank of the prop: 1 is missed the most, 9 the least"
+        :least="1"
+        :most="9"
+        @change="(v) => change(said({ rank: v }))"
+      />
+    </span>
     <span class="copies"
       >×
       <InPlaceNumber

@@ -1,7 +1,7 @@
 package hamper.change;
 
 import hamper.config.Configuration;
-import hamper.sheet.Cell;
+import hamper.sheet.SheetCell;
 import hamper.sheet.SettingSheet;
 import hamper.sheet.SheetRow;
 import java.util.ArrayList;
@@ -28,15 +28,15 @@ public record ToldDifference(List<Changed> changes) {
       String row,
       Optional<SheetRow.PortAt> port,
       String label,
-      Optional<Cell> was,
-      Optional<Cell> is) {
+      Optional<SheetCell> was,
+      Optional<SheetCell> is) {
     /** How far a start has moved, in its unit; nothing where that cannot be counted. */
     Optional<Integer> shift() {
       if (was.isEmpty() || is.isEmpty()) {
         return Optional.empty();
       }
-      Optional<Cell.Standing> from = was.get().standing();
-      Optional<Cell.Standing> to = is.get().standing();
+      Optional<SheetCell.Standing> from = was.get().standing();
+      Optional<SheetCell.Standing> to = is.get().standing();
       return from.isPresent()
               && to.isPresent()
               && from.get().unit().equals(to.get().unit())
@@ -56,8 +56,8 @@ public record ToldDifference(List<Changed> changes) {
 
   public static ToldDifference between(SettingSheet was, SettingSheet is) {
     Map<String, SheetRow> rowsBefore = rows(was);
-    Map<String, Cell> before = cells(was);
-    Map<String, Cell> after = cells(is);
+    Map<String, SheetCell> before = cells(was);
+    Map<String, SheetCell> after = cells(is);
     List<Changed> changes = new ArrayList<>();
     is.rows()
         .forEach(
@@ -75,22 +75,22 @@ public record ToldDifference(List<Changed> changes) {
   }
 
   /** How far a start is from others is nothing that a device is told. */
-  private static boolean isTold(Cell cell, Cell before) {
+  private static boolean isTold(SheetCell cell, SheetCell before) {
     return before != null
         && cell.value().equals(before.value())
         && cell.unit().equals(before.unit());
   }
 
   private static Changed changed(
-      SheetRow row, String key, Map<String, Cell> before, Map<String, Cell> after) {
-    Optional<Cell> was = Optional.ofNullable(before.get(key));
-    Optional<Cell> is = Optional.ofNullable(after.get(key));
+      SheetRow row, String key, Map<String, SheetCell> before, Map<String, SheetCell> after) {
+    Optional<SheetCell> was = Optional.ofNullable(before.get(key));
+    Optional<SheetCell> is = Optional.ofNullable(after.get(key));
     return new Changed(
         key, row.title(), row.port(), is.or(() -> was).orElseThrow().label(), was, is);
   }
 
-  private static Map<String, Cell> cells(SettingSheet sheet) {
-    Map<String, Cell> cells = new LinkedHashMap<>();
+  private static Map<String, SheetCell> cells(SettingSheet sheet) {
+    Map<String, SheetCell> cells = new LinkedHashMap<>();
     sheet.cells().forEach(cell -> cells.put(cell.key(), cell));
     return cells;
   }

@@ -1,7 +1,7 @@
 package hamper.change;
 
 import hamper.change.ToldDifference.Changed;
-import hamper.sheet.Cell;
+import hamper.sheet.SheetCell;
 import hamper.sheet.SheetRow;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -114,7 +114,7 @@ final class ToldWords {
     return change
         .shift()
         .filter(by -> change.key().endsWith(START))
-        .map(by -> new Shift(by, change.is().flatMap(Cell::standing).orElseThrow().unit()));
+        .map(by -> new Shift(by, change.is().flatMap(SheetCell::standing).orElseThrow().unit()));
   }
 
   private static String output(List<Changed> output) {
@@ -123,7 +123,7 @@ final class ToldWords {
         output.stream().filter(change -> change.key().endsWith(USED)).findFirst();
     if (used.isPresent()) {
       boolean emptied = used.get().is().isPresent();
-      Optional<Cell> pixels =
+      Optional<SheetCell> pixels =
           output.stream()
               .filter(change -> change.key().endsWith("/" + PIXELS))
               .findFirst()
@@ -180,7 +180,7 @@ final class ToldWords {
     if (shift.isPresent()) {
       return "starts " + shift.get().told();
     }
-    String unit = change.is().or(change::was).map(Cell::unit).orElse("");
+    String unit = change.is().or(change::was).map(SheetCell::unit).orElse("");
     return unit.isEmpty()
         ? "%s %s".formatted(change.label(), fromTo(change))
         : "%s %s".formatted(fromTo(change), unit);
@@ -189,11 +189,11 @@ final class ToldWords {
   private static String fromTo(Changed change) {
     return "%s → %s"
         .formatted(
-            change.was().map(Cell::value).orElse("none"),
-            change.is().map(Cell::value).orElse("none"));
+            change.was().map(SheetCell::value).orElse("none"),
+            change.is().map(SheetCell::value).orElse("none"));
   }
 
-  private static String counted(Cell cell) {
+  private static String counted(SheetCell cell) {
     return "%s %s".formatted(cell.value(), cell.unit());
   }
 }

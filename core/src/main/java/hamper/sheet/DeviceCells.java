@@ -13,21 +13,21 @@ final class DeviceCells {
   private DeviceCells() {}
 
   static SheetRow row(Configuration told) {
-    List<Cell> cells = new ArrayList<>();
-    cells.add(Cell.words("model", "model", told.model()));
-    told.mode().ifPresent(mode -> cells.add(Cell.words("mode", "mode", mode)));
-    cells.add(Cell.words("protocol", "protocol", told.protocol().title()));
+    List<SheetCell> cells = new ArrayList<>();
+    cells.add(SheetCell.words("model", "model", told.model()));
+    told.mode().ifPresent(mode -> cells.add(SheetCell.words("mode", "mode", mode)));
+    cells.add(SheetCell.words("protocol", "protocol", told.protocol().title()));
     cells.add(
-        Cell.words("transport", "transport", told.transport().name().toLowerCase(Locale.ROOT)));
-    told.address().ifPresent(at -> cells.add(Cell.words("address", "address", at.text())));
+        SheetCell.words("transport", "transport", told.transport().name().toLowerCase(Locale.ROOT)));
+    told.address().ifPresent(at -> cells.add(SheetCell.words("address", "address", at.text())));
     told.packing()
         .ifPresent(
             packing ->
                 cells.add(
-                    Cell.words(
+                    SheetCell.words(
                         "packing", "a pixel that meets the end of a universe", packing(packing))));
     if (told.ownStorage()) {
-      cells.add(Cell.words("ownStorage", "plays", "a show of its own storage"));
+      cells.add(SheetCell.words("ownStorage", "plays", "a show of its own storage"));
     }
     return new SheetRow("Device", "", Optional.empty(), cells);
   }
@@ -41,38 +41,38 @@ final class DeviceCells {
    */
   static SheetRow input(Input input, int number) {
     String at = "input %d/".formatted(number);
-    List<Cell> cells = new ArrayList<>();
+    List<SheetCell> cells = new ArrayList<>();
     input
         .universe()
         .ifPresent(
             first ->
                 cells.add(
-                    new Cell(
+                    new SheetCell(
                         at + "universe",
                         input.count() == 1 ? "universe" : "first universe",
                         first.toString(),
                         "",
-                        Optional.of(new Cell.Standing(first, "universes", 0)))));
+                        Optional.of(new SheetCell.Standing(first, "universes", 0)))));
     if (input.universe().isPresent()) {
-      cells.add(Cell.number(at + "count", "universes", input.count(), "universes"));
-      cells.add(Cell.number(at + "size", "channels each", input.size(), "channels each"));
+      cells.add(SheetCell.number(at + "count", "universes", input.count(), "universes"));
+      cells.add(SheetCell.number(at + "size", "channels each", input.size(), "channels each"));
     } else {
-      cells.add(Cell.number(at + "size", "bytes", input.size(), "bytes"));
+      cells.add(SheetCell.number(at + "size", "bytes", input.size(), "bytes"));
     }
     input
         .start()
         .ifPresent(
             start ->
                 cells.add(
-                    new Cell(
+                    new SheetCell(
                         at + "start",
                         "from channel",
                         start.toString(),
                         "",
-                        Optional.of(new Cell.Standing(start, "channels", 0)))));
+                        Optional.of(new SheetCell.Standing(start, "channels", 0)))));
     input
         .dmxPort()
-        .ifPresent(line -> cells.add(Cell.number(at + "dmxPort", "to DMX line", line, "")));
+        .ifPresent(line -> cells.add(SheetCell.number(at + "dmxPort", "to DMX line", line, "")));
     return new SheetRow("Input " + number, "", Optional.empty(), cells);
   }
 }

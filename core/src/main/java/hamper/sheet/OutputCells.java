@@ -20,7 +20,7 @@ final class OutputCells {
 
   private final String key;
   private final int universe;
-  private final List<Cell> cells = new ArrayList<>();
+  private final List<SheetCell> cells = new ArrayList<>();
 
   private OutputCells(String key, int universe) {
     this.key = key;
@@ -79,7 +79,7 @@ final class OutputCells {
       words("pin", "pin", output.label());
     }
     if (!output.used()) {
-      cells.add(Cell.words(key + "used", "in use", EMPTY));
+      cells.add(SheetCell.words(key + "used", "in use", EMPTY));
       return;
     }
     start(output.start());
@@ -168,7 +168,7 @@ final class OutputCells {
     if (start.unwritable()) {
       words("start", "start", "cannot be told");
     } else if (start.says()) {
-      cells.add(new Cell(key + "start", "start", written(start), "", Optional.of(standing(start))));
+      cells.add(new SheetCell(key + "start", "start", written(start), "", Optional.of(standing(start))));
     }
   }
 
@@ -186,27 +186,27 @@ final class OutputCells {
         .orElseGet(() -> "universe " + start.universe().get());
   }
 
-  private Cell.Standing standing(DeviceStart start) {
+  private SheetCell.Standing standing(DeviceStart start) {
     if (start.pixelIndex().isPresent()) {
-      return new Cell.Standing(start.pixelIndex().get(), "pixels", 0);
+      return new SheetCell.Standing(start.pixelIndex().get(), "pixels", 0);
     }
     if (start.universe().isEmpty()) {
-      return new Cell.Standing(start.channel().orElseThrow(), "channels", 0);
+      return new SheetCell.Standing(start.channel().orElseThrow(), "channels", 0);
     }
     return start
         .channel()
         .map(
             channel ->
-                new Cell.Standing(
+                new SheetCell.Standing(
                     start.universe().get() * universe + channel, "channels", universe))
-        .orElseGet(() -> new Cell.Standing(start.universe().get(), "universes", 0));
+        .orElseGet(() -> new SheetCell.Standing(start.universe().get(), "universes", 0));
   }
 
   private void words(String name, String label, String value) {
-    cells.add(Cell.words(key + name, label, value));
+    cells.add(SheetCell.words(key + name, label, value));
   }
 
   private void number(String name, String label, int value, String unit) {
-    cells.add(Cell.number(key + name, label, value, unit));
+    cells.add(SheetCell.number(key + name, label, value, unit));
   }
 }

@@ -62,7 +62,7 @@ public record SettingSheet(
   }
 
   /** All cells, in the order in which they are typed. */
-  public Stream<Cell> cells() {
+  public Stream<SheetCell> cells() {
     return rows().flatMap(row -> row.cells().stream());
   }
 }

@@ -11,7 +11,7 @@ import java.util.Optional;
  * @param name what hangs there, for people; empty where nothing does
  * @param port that it is of, where it is of one
  */
-public record SheetRow(String title, String name, Optional<PortAt> port, List<Cell> cells) {
+public record SheetRow(String title, String name, Optional<PortAt> port, List<SheetCell> cells) {
   /**
    * @param label as the crew reads it
    * @param section from 1; 0: of the port as a whole

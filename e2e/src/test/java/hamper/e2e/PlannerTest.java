@@ -172,7 +172,7 @@ class PlannerTest extends DemoCase {
   void aConfigurationAndTheSendListAreDownloaded() throws IOException {
     window.go("Handover");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("K2 Boathouse")).click();
-    assertThat(page.getByTestId("sheet")).containsText("17 – 22");
+    assertThat(page.getByTestId("sheet")).containsText("first universe 17");
     Download sheet = page.waitForDownload(() -> page.getByTestId("download-configuration").click());
     assertThat(sheet.suggestedFilename()).isEqualTo("K2.configuration.json");
     assertThat(Files.readString(sheet.path()))

@@ -19,7 +19,7 @@ import hamper.server.live.Displays;
 import hamper.server.live.LiveDisplay;
 import hamper.server.live.NoSuchDisplayException;
 import hamper.server.store.HandoverStore;
-import hamper.sheet.Cell;
+import hamper.sheet.SheetCell;
 import hamper.sheet.SettingSheet;
 import hamper.value.Require;
 import io.swagger.v3.oas.annotations.Operation;
@@ -327,7 +327,7 @@ class GivingController {
   }
 
   private static Map<String, String> planned(Facts facts, String controller) {
-    return sheet(facts, controller).cells().collect(Collectors.toMap(Cell::key, Cell::value));
+    return sheet(facts, controller).cells().collect(Collectors.toMap(SheetCell::key, SheetCell::value));
   }
 
   private static void known(Map<String, String> planned, String key) {

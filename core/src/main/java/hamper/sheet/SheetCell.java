@@ -11,7 +11,7 @@ import java.util.Optional;
  * @param unit that a number is counted in, such as "pixels"; empty where it is none
  * @param standing where it is a start: how it compares with others
  */
-public record Cell(
+public record SheetCell(
     String key, String label, String value, String unit, Optional<Standing> standing) {
   /**
    * A place that can be counted from.
@@ -22,11 +22,11 @@ public record Cell(
    */
   public record Standing(int at, String unit, int universe) {}
 
-  static Cell words(String key, String label, String value) {
-    return new Cell(key, label, value, "", Optional.empty());
+  static SheetCell words(String key, String label, String value) {
+    return new SheetCell(key, label, value, "", Optional.empty());
   }
 
-  static Cell number(String key, String label, int value, String unit) {
-    return new Cell(key, label, Integer.toString(value), unit, Optional.empty());
+  static SheetCell number(String key, String label, int value, String unit) {
+    return new SheetCell(key, label, Integer.toString(value), unit, Optional.empty());
   }
 }

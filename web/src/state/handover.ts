@@ -1,0 +1,71 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { api, Problem } from '../api/client'
+import type { ControllerHandover, GiveRequest, HandoverNow } from '../api/types'
+import { useDisplay } from './display'
+
+/** So long changes are gathered before it is asked how devices stand (ms). */
+const GATHER = 120
+
+/** How each device stands to the plan, and the giving on its way. */
+export const useHandover = defineStore('handover', () => {
+  const display = useDisplay()
+  const now = shallowRef<HandoverNow>()
+  /** Whether somebody has to say that he knows that the show is on, and what he asked for. */
+  const showIsOn = ref<{ words: string; request: GiveRequest }>()
+  let timer = 0
+
+  async function look() {
+    const id = display.view?.id
+    const answer = id && (await api.handoverNow(id).catch(() => undefined))
+    if (!answer || id !== display.view?.id) {
+      return
+    }
+    now.value = answer
+    display.takeFindings(answer.version, answer.findings, answer.accepted)
+  }
+  watch(
+    () => [display.view?.id, display.view?.version, display.besides],
+    ([id], before) => {
+      if (id !== before?.[0]) {
+        now.value = undefined
+      }
+      window.clearTimeout(timer)
+      timer = window.setTimeout(() => void look(), GATHER)
+    },
+    { immediate: true },
+  )
+
+  const states = computed(
+    () =>
+      new Map<string, ControllerHandover>(
+        now.value?.controllers.map((one) => [one.controller, one]),
+      ),
+  )
+  const count = (...states: ControllerHandover['state'][]) =>
+    now.value?.controllers.filter((one) => states.includes(one.state)).length ?? 0
+  const stale = computed(() => count('STALE'))
+  /** Whether anything was ever given: before that nothing is stale, and nothing is missed. */
+  const begun = computed(() => now.value?.controllers.some((one) => one.state !== 'NEVER') ?? false)
+  /** Those that have not what is planned. */
+  const open = computed(() => (now.value?.controllers.length ?? 0) - count('GIVEN'))
+  const running = computed(() => now.value?.giving?.running ?? false)
+
+  async function give(request: Partial<GiveRequest> & Pick<GiveRequest, 'which'>) {
+    const whole: GiveRequest = { readBack: false, back: false, inShowHours: false, ...request }
+    showIsOn.value = undefined
+    try {
+      await api.give(display.view!.id, whole)
+      await look()
+    } catch (error) {
+      if (error instanceof Problem && error.title === 'The show is on') {
+        showIsOn.value = { words: error.message, request: whole }
+      } else {
+        await display.attempt(() => Promise.reject(error))
+      }
+    }
+  }
+  const stop = () => display.attempt(() => api.stopGiving(display.view!.id))
+
+  return { now, states, stale, begun, open, running, showIsOn, look, give, stop }
+})
