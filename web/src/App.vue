@@ -6,6 +6,7 @@ import EmptyStart from './shell/EmptyStart.vue'
 import FindingsPanel from './shell/FindingsPanel.vue'
 import KeysSheet from './shell/KeysSheet.vue'
 import ProblemDialog from './shell/ProblemDialog.vue'
+import StartsMoveDialog from './shell/StartsMoveDialog.vue'
 import SaidLine from './shell/SaidLine.vue'
 import LitStrip from './shell/LitStrip.vue'
 import TopBar from './shell/TopBar.vue'
@@ -68,6 +69,7 @@ provide(TELL, (text) => (display.said = { text, canUndo: false }))
       </div>
     </div>
     <ProblemDialog />
+    <StartsMoveDialog />
     <KeysSheet />
   </v-app>
 </template>

@@ -1,6 +1,6 @@
 import createClient from 'openapi-fetch'
 import type { paths } from './generated/schema'
-import type { Edit, GiveRequest, Header, PortRef } from './types'
+import type { Edit, GiveRequest, Header, Moving, PortRef } from './types'
 
 /** An error as the server words it (RFC 9457). */
 export class Problem extends Error {
@@ -8,12 +8,15 @@ export class Problem extends Error {
   readonly title: string
   /** Each reason with its place, where a file was refused. */
   readonly reasons: { place: string; message: string }[]
+  /** Starts that an edit moves, where they keep still. */
+  readonly moving?: Moving[]
 
   constructor(status: number, body: Record<string, unknown>) {
     super(String(body.detail ?? body.title ?? `The server answered ${status}`))
     this.status = status
     this.title = String(body.title ?? 'Error')
     this.reasons = (body.reasons as Problem['reasons']) ?? []
+    this.moving = body.moving as Moving[] | undefined
   }
 }
 
@@ -99,8 +102,10 @@ export const api = {
   bringBack: (id: string) => answer(client.POST('/api/displays/{id}/back', of(id))),
   demo: () => answer(client.POST('/api/displays/demo')),
   display: (id: string) => answer(client.GET('/api/displays/{id}', of(id))),
-  edit: (id: string, version: number, edit: Edit) =>
-    answer(client.POST('/api/displays/{id}/edits', { ...of(id), body: { version, edit } })),
+  edit: (id: string, version: number, edit: Edit, moveStarts = false) =>
+    answer(
+      client.POST('/api/displays/{id}/edits', { ...of(id), body: { version, edit, moveStarts } }),
+    ),
   undo: (id: string, version: number) =>
     answer(client.POST('/api/displays/{id}/undo', { ...of(id), body: { version } })),
   redo: (id: string, version: number) =>

@@ -13,8 +13,13 @@ function named(names: string[]): string {
   return names.slice(0, MOST).join(', ') + more
 }
 const lines = computed(() => {
-  const { moved, unpatched, found, cleared, lanes, stale } = props.preview!
+  const { moved, unpatched, found, cleared, lanes, stale, still } = props.preview!
   const told = moved ? [moved] : ['no address moves']
+  if (still?.movesWithout) {
+    told.push(
+      `keeping still: ${counted(still.movesWith, 'channel')} of others ${still.movesWith === 1 ? 'moves' : 'move'} instead of ${still.movesWithout.toLocaleString('en')}`,
+    )
+  }
   if (lanes.length) {
     told.push(`changes ${named(lanes.map((lane) => lane.written))}`)
   }

@@ -15,6 +15,7 @@ import type {
   Header,
   LaneView,
   LegView,
+  Moving,
   Listed,
   OutputState,
   PieceView,
@@ -50,6 +51,8 @@ export const useDisplay = defineStore('display', () => {
   const said = ref<Said>()
   /** How sending goes, as last heard. */
   const output = shallowRef<OutputState>()
+  /** An edit that moves starts though they keep still: somebody has to say so. */
+  const startsMove = shallowRef<{ edit: Edit; told: string; moving: Moving[] }>()
   /** Goes up whenever more is known beside the plan. */
   const besides = ref(0)
   const problem = shallowRef<Problem>()
@@ -269,8 +272,22 @@ export const useDisplay = defineStore('display', () => {
   const edit = (change: Edit | (() => Edit | undefined)) =>
     act(async (id, version) => {
       const made = typeof change === 'function' ? change() : change
-      return made && api.edit(id, version, made)
+      try {
+        return made && (await api.edit(id, version, made))
+      } catch (error) {
+        if (made && error instanceof Problem && error.moving) {
+          startsMove.value = { edit: made, told: error.message, moving: error.moving }
+          return undefined
+        }
+        throw error
+      }
     }, true)
+  /** Makes the edit that was asked about, though starts move by it. */
+  function moveStarts() {
+    const asked = startsMove.value!
+    startsMove.value = undefined
+    return act((id, version) => api.edit(id, version, asked.edit, true), true)
+  }
   const undo = () => act(api.undo, false)
   const redo = () => act(api.redo, true)
 
@@ -326,6 +343,8 @@ export const useDisplay = defineStore('display', () => {
   }
 
   return {
+    startsMove,
+    moveStarts,
     besides,
     takeFindings,
     output,

@@ -1,8 +1,8 @@
 package hamper.change;
 
 import hamper.config.Configuration;
-import hamper.sheet.SheetCell;
 import hamper.sheet.SettingSheet;
+import hamper.sheet.SheetCell;
 import hamper.sheet.SheetRow;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

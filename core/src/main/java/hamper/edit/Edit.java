@@ -51,6 +51,7 @@ public sealed interface Edit
         SetMode,
         ExchangeController,
         HoldGiven,
+        HoldPlaces,
         PutSubnet,
         RemoveSubnet,
         AddToCatalogue,

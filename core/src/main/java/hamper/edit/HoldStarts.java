@@ -57,12 +57,12 @@ final class HoldStarts {
         .withControllers(Runs.change(display.controllers(), controller, other -> after));
   }
 
-  private static Prop with(Prop prop, Map<String, Piece> held) {
+  static Prop with(Prop prop, Map<String, Piece> held) {
     return prop.withPieces(
         prop.pieces().stream().map(piece -> held.getOrDefault(piece.id(), piece)).toList());
   }
 
-  private static Piece hold(Piece piece, int section, Optional<Hold> hold) {
+  static Piece hold(Piece piece, int section, Optional<Hold> hold) {
     if (piece instanceof PixelString string) {
       return string.withSection(section, string.sections().get(section).withHold(hold));
     } else if (piece instanceof Circuit circuit) {

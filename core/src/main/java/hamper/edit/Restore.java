@@ -55,6 +55,11 @@ public record Restore(
     }
   }
 
+  /** What leads from one display to another, whatever they are. */
+  public static Restore between(String label, Display from, Display to) {
+    return back(label, from, to);
+  }
+
   /** What leads from one display to another. */
   static Restore back(String label, Display from, Display to) {
     return new Restore(

@@ -168,7 +168,8 @@ final class OutputCells {
     if (start.unwritable()) {
       words("start", "start", "cannot be told");
     } else if (start.says()) {
-      cells.add(new SheetCell(key + "start", "start", written(start), "", Optional.of(standing(start))));
+      cells.add(
+          new SheetCell(key + "start", "start", written(start), "", Optional.of(standing(start))));
     }
   }
 

@@ -73,14 +73,17 @@ class GivingApiTest extends ApiCase {
   }
 
   private void misbehave(String tag, String what) throws Exception {
-    var answer =
-        door.put(place(tag), "misbehaviour", what.getBytes(StandardCharsets.UTF_8));
+    var answer = door.put(place(tag), "misbehaviour", what.getBytes(StandardCharsets.UTF_8));
     assertThat(answer.status()).isEqualTo(200);
   }
 
   /** So many findings of a check that name a controller. */
   private long findings(String code) {
-    return server.get(path("/handover/now")).body().get("findings").valueStream()
+    return server
+        .get(path("/handover/now"))
+        .body()
+        .get("findings")
+        .valueStream()
         .filter(one -> one.get("code").asString().equals(code))
         .count();
   }
@@ -126,11 +129,7 @@ class GivingApiTest extends ApiCase {
   }
 
   private int factsOf(String tag) {
-    return server
-        .get(path("/handover/controllers/" + idOf(tag)))
-        .body()
-        .get("history")
-        .size();
+    return server.get(path("/handover/controllers/" + idOf(tag))).body().get("history").size();
   }
 
   @Test
@@ -180,9 +179,8 @@ class GivingApiTest extends ApiCase {
     String piece = leg.get("piece").asString();
     int pixels = leg.at("/sections/0/pixels").asInt();
     assertThat(
-            edit(
-                    "{\"type\":\"SetSections\",\"sections\":[{\"piece\":\"%s\",\"index\":0}],\"set\":{\"pixels\":%d}}"
-                        .formatted(piece, pixels + 5))
+            edit("{\"type\":\"SetSections\",\"sections\":[{\"piece\":\"%s\",\"index\":0}],\"set\":{\"pixels\":%d}}"
+                    .formatted(piece, pixels + 5))
                 .text())
         .contains("version");
     assertThat(state("K1")).isEqualTo("STALE");
@@ -209,7 +207,8 @@ class GivingApiTest extends ApiCase {
         }
       }
     }
-    String wrong = shown.toString().replaceFirst("(\"" + last + "\"):\" [^\"]*\"", "$1:\"nonsense\"");
+    String wrong =
+        shown.toString().replaceFirst("(\"" + last + "\"):\" [^\"]*\"", "$1:\"nonsense\"");
     var differs = server.post(at + "/by-hand", "{\"shown\":{%s}}".formatted(wrong)).body();
     assertThat(differs.get("given").asBoolean()).isFalse();
     assertThat(differs.at("/differs/0/key").asString()).isEqualTo(last);
@@ -217,8 +216,7 @@ class GivingApiTest extends ApiCase {
     assertThat(server.put(at + "/typed", "{\"cells\":{\"%s\":\"x\"}}".formatted(last)).status())
         .isEqualTo(204);
     assertThat(server.get(at).body().get("typed")).hasSize(1);
-    assertThat(
-            server.put(at + "/typed", "{\"cells\":{\"%s\":null}}".formatted(last)).status())
+    assertThat(server.put(at + "/typed", "{\"cells\":{\"%s\":null}}".formatted(last)).status())
         .isEqualTo(204);
     assertThat(server.get(at).body().get("typed")).isEmpty();
     var all = server.post(at + "/by-hand", "{\"shown\":{%s}}".formatted(shown)).body();

@@ -22,6 +22,7 @@ import hamper.server.output.MachineAdapter;
 import hamper.server.output.OutputState;
 import hamper.server.proof.ProofRuns;
 import hamper.server.store.DisplayStore;
+import hamper.server.store.MilestoneStore;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
@@ -60,6 +61,12 @@ class ApiSchemas implements OpenApiCustomizer {
           GivingController.HandComparison.class,
           GivingController.TypedCells.class,
           GivingRun.class,
+          LogController.LogPage.class,
+          LogController.Then.class,
+          MilestonesController.ComparisonView.class,
+          MilestonesController.NewMilestone.class,
+          MilestonesController.Shadows.class,
+          MilestoneStore.MilestoneHead.class,
           CatalogueController.CatalogueView.class,
           MachineAdapter.class,
           PowerController.RunRequest.class,

@@ -15,6 +15,8 @@ import hamper.server.api.ControllerView.BlockView;
 import hamper.server.api.Preview.BlockChange;
 import hamper.server.live.LiveDisplay;
 import hamper.server.live.Step;
+import hamper.still.KeepStill;
+import hamper.still.Kept;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -100,7 +102,12 @@ final class Deltas {
   /** What an edit would do to a display as it stands. */
   static Preview preview(Standing standing, Edit edit) {
     Facts before = standing.facts();
-    Facts after = before.with(edit.applyTo(before.plan()).plan());
+    Optional<Kept> kept =
+        LiveDisplay.keepsStill(before.plan(), edit)
+            ? Optional.of(KeepStill.of(before.plan(), before.resolution(), edit))
+            : Optional.empty();
+    Edit made = kept.map(Kept::edit).orElse(edit);
+    Facts after = before.with(before.plan().with(made.change(before.plan())));
     List<Finding> was = standing.shown().findings();
     List<Finding> is = Checks.told(after, standing.season()).open();
     List<ControllerView> viewsBefore = standing.shown().controllers();
@@ -114,7 +121,9 @@ final class Deltas {
         unpatched(before, after),
         stale(standing, after, viewsAfter),
         added(was, is),
-        added(is, was));
+        added(is, was),
+        kept.map(
+            one -> new Preview.StillForecast(one.held(), one.with(), one.without(), one.moving())));
   }
 
   /** Blocks that are not what they were, in list order. */

@@ -2,17 +2,20 @@ package hamper.server.api;
 
 import hamper.catalog.Catalog;
 import hamper.display.Display;
-import hamper.display.Plan;
+import hamper.display.DisplaySettings;
 import hamper.edit.Edit;
 import hamper.files.DisplayFile;
+import hamper.handover.Milestone;
 import hamper.server.live.DemoDisplay;
 import hamper.server.live.Displays;
 import hamper.server.live.LiveDisplay;
 import hamper.server.store.DisplayStore.Listed;
+import hamper.value.RecordShape;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -47,13 +50,16 @@ class DisplaysController {
    * A new display.
    *
    * @param copyOf the id of a display that it begins as; left out: it begins empty
+   * @param nextYear whether it is next year's of that one: what it was like then is its only
+   *     milestone; left out: no
    */
-  record NewDisplay(String name, Optional<String> copyOf) {}
+  record NewDisplay(String name, Optional<String> copyOf, Optional<Boolean> nextYear) {}
 
   /**
    * @param version that the edit was made on
+   * @param moveStarts where starts keep still: whether those may move that have to; left out: no
    */
-  record EditRequest(int version, Edit edit) {}
+  record EditRequest(int version, Edit edit, Optional<Boolean> moveStarts) {}
 
   /**
    * @param version that undo or redo was asked for on
@@ -73,13 +79,24 @@ class DisplaysController {
   @ResponseStatus(HttpStatus.CREATED)
   @Operation(summary = "Add a display: empty, or a copy of another")
   Listed create(@RequestBody NewDisplay request) {
-    Display begun =
-        request
-            .copyOf()
-            .map(id -> displays.get(id).look().facts().plan().display())
-            .map(of -> of.withNameAndSettings(request.name(), of.settings()))
-            .orElseGet(() -> Display.empty(request.name()));
-    return displays.add(begun);
+    if (request.copyOf().isEmpty()) {
+      return displays.add(Display.empty(request.name()));
+    }
+    LiveDisplay.Look of = displays.get(request.copyOf().get()).look();
+    Display display = of.facts().plan().display();
+    DisplaySettings settings = display.settings();
+    if (!request.nextYear().orElse(false)) {
+      return displays.add(display.withNameAndSettings(request.name(), settings));
+    }
+    // nothing of it is given yet, so nothing has to keep still
+    Display next =
+        display.withNameAndSettings(
+            request.name(), RecordShape.with(settings, "keepsStill", Optional.<Boolean>empty()));
+    return displays.add(
+        next,
+        List.of(
+            new Milestone(
+                "last-year", display.name(), Instant.now(), Who.now(), of.version(), display)));
   }
 
   @PostMapping("/demo")
@@ -94,8 +111,8 @@ class DisplaysController {
   @Operation(summary = "Add a display from a display file, sent as the body")
   @FileBody
   Listed importFile(HttpServletRequest request) throws IOException {
-    Plan plan = DisplayFile.read(Bodies.file(request), catalog);
-    return displays.add(plan.display());
+    DisplayFile.Contents contents = DisplayFile.open(Bodies.file(request), catalog);
+    return displays.add(contents.plan().display(), contents.milestones());
   }
 
   @GetMapping("/removed")
@@ -125,10 +142,13 @@ class DisplaysController {
   }
 
   @PostMapping("/{id}/edits")
-  @Operation(summary = "Make an edit; answers what changed")
+  @Operation(
+      summary = "Make an edit; answers what changed. 409 where starts that keep still have to move")
   Delta edit(@PathVariable String id, @RequestBody EditRequest request) {
     return publisher.publish(
-        id, (live, before) -> live.edit(request.version(), request.edit(), before));
+        id,
+        request.moveStarts().orElse(false),
+        (live, before) -> live.edit(request.version(), request.edit(), before));
   }
 
   @PostMapping("/{id}/undo")

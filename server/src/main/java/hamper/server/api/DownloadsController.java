@@ -11,6 +11,7 @@ import hamper.files.DisplayFile;
 import hamper.files.UnitFiles;
 import hamper.server.live.Displays;
 import hamper.server.live.NoSuchDisplayException;
+import hamper.server.store.MilestoneStore;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.nio.charset.StandardCharsets;
@@ -33,10 +34,12 @@ class DownloadsController {
 
   private final Displays displays;
   private final Standings standings;
+  private final MilestoneStore milestones;
 
-  DownloadsController(Displays displays, Standings standings) {
+  DownloadsController(Displays displays, Standings standings, MilestoneStore milestones) {
     this.displays = displays;
     this.standings = standings;
+    this.milestones = milestones;
   }
 
   @GetMapping("/configurations/{controller}")
@@ -110,7 +113,7 @@ class DownloadsController {
     return download(
         (name.isEmpty() ? "display" : name) + DisplayFile.ENDING,
         MediaType.APPLICATION_JSON,
-        DisplayFile.write(display));
+        DisplayFile.write(display, milestones.all(id)));
   }
 
   private AddressTable table(String id) {

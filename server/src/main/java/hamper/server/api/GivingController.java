@@ -19,8 +19,8 @@ import hamper.server.live.Displays;
 import hamper.server.live.LiveDisplay;
 import hamper.server.live.NoSuchDisplayException;
 import hamper.server.store.HandoverStore;
-import hamper.sheet.SheetCell;
 import hamper.sheet.SettingSheet;
+import hamper.sheet.SheetCell;
 import hamper.value.Require;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -327,7 +327,9 @@ class GivingController {
   }
 
   private static Map<String, String> planned(Facts facts, String controller) {
-    return sheet(facts, controller).cells().collect(Collectors.toMap(SheetCell::key, SheetCell::value));
+    return sheet(facts, controller)
+        .cells()
+        .collect(Collectors.toMap(SheetCell::key, SheetCell::value));
   }
 
   private static void known(Map<String, String> planned, String key) {

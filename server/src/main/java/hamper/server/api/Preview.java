@@ -2,6 +2,7 @@ package hamper.server.api;
 
 import hamper.check.Finding;
 import hamper.server.api.ControllerView.BlockView;
+import hamper.still.Kept;
 import java.util.List;
 import java.util.Optional;
 
@@ -17,6 +18,7 @@ import java.util.Optional;
  *     given would be stale
  * @param found findings it would bring
  * @param cleared findings it would clear
+ * @param still what moves with and without keeping still, where starts keep still
  */
 public record Preview(
     String label,
@@ -27,7 +29,19 @@ public record Preview(
     List<String> unpatched,
     List<String> stale,
     List<Finding> found,
-    List<Finding> cleared) {
+    List<Finding> cleared,
+    Optional<StillForecast> still) {
+  /**
+   * What keeping still does to an edit.
+   *
+   * @param held whether anything has to be held for it
+   * @param movesWith channels outside the edit that move all the same
+   * @param movesWithout channels outside the edit that would move without keeping still
+   * @param moving what moves, and why
+   */
+  public record StillForecast(
+      boolean held, int movesWith, int movesWithout, List<Kept.Moving> moving) {}
+
   /**
    * @param before left out where the controller is new
    */

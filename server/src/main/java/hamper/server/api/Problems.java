@@ -4,6 +4,7 @@ import hamper.files.BadFileException;
 import hamper.files.Refusals;
 import hamper.server.live.NoSuchDisplayException;
 import hamper.server.live.StaleVersionException;
+import hamper.server.live.StartsMoveException;
 import hamper.server.live.UnreadableDisplayException;
 import hamper.server.output.HeldException;
 import hamper.server.output.NotArmedException;
@@ -27,6 +28,9 @@ import tools.jackson.core.JacksonException;
 @RestControllerAdvice
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class Problems {
+  /** Most starts that are named where they have to move. */
+  private static final int MOST_MOVING = 50;
+
   @ExceptionHandler
   ProblemDetail refused(RefusedException e) {
     ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_CONTENT, "Refused", e.getMessage());
@@ -58,6 +62,13 @@ class Problems {
     problem.setProperty("version", e.version());
     problem.setProperty("since", e.since());
     problem.setProperty("overlaps", e.overlaps());
+    return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail startsMove(StartsMoveException e) {
+    ProblemDetail problem = problem(HttpStatus.CONFLICT, "Starts have to move", e.getMessage());
+    problem.setProperty("moving", e.kept().moving().stream().limit(MOST_MOVING).toList());
     return problem;
   }
 

@@ -26,6 +26,13 @@ class Publisher {
   }
 
   Delta publish(String id, Act act) {
+    return publish(id, true, act);
+  }
+
+  /**
+   * @param startsMayMove where starts keep still: whether those may move that have to
+   */
+  Delta publish(String id, boolean startsMayMove, Act act) {
     LiveDisplay live = displays.get(id);
     synchronized (live) {
       AtomicReference<Standing> was = new AtomicReference<>();
@@ -38,6 +45,11 @@ class Publisher {
                 public void storing(Facts before, Facts after) {
                   was.set(standings.of(id, before));
                   is.set(was.get().with(after));
+                }
+
+                @Override
+                public boolean startsMayMove() {
+                  return startsMayMove;
                 }
 
                 @Override

@@ -1,9 +1,11 @@
 package hamper.server.cli;
 
+import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
 import hamper.server.store.DisplayStore;
 import hamper.server.store.DisplayStore.Listed;
 import hamper.server.store.Engine;
+import hamper.server.store.MilestoneStore;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
@@ -43,7 +45,11 @@ public final class ExportCommand implements Callable<Integer> {
       if (name.isEmpty()) {
         store.list().forEach(one -> told.printf("%s  %s%n", one.id(), one.name()));
       } else {
-        byte[] bytes = DisplayFile.write(store.read(only(store.list()).id()).display());
+        String id = only(store.list()).id();
+        byte[] bytes =
+            DisplayFile.write(
+                store.read(id).display(),
+                new MilestoneStore(engine, CatalogueFiles.shipped()).all(id));
         if (out.isPresent()) {
           OutputFile.write(out.get(), bytes);
         } else {

@@ -13,6 +13,7 @@ import picocli.CommandLine.Command;
       DemoCommand.class,
       ServeCommand.class,
       CheckCommand.class,
+      DiffCommand.class,
       AddressesCommand.class,
       ConfigureCommand.class,
       ProveCommand.class,

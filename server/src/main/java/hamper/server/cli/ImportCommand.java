@@ -1,6 +1,7 @@
 package hamper.server.cli;
 
 import hamper.display.Display;
+import hamper.files.DisplayFile;
 import hamper.server.store.DisplayStore;
 import hamper.server.store.Engine;
 import java.io.IOException;
@@ -23,10 +24,11 @@ public final class ImportCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
-    Display display = input.read().plan().display();
+    DisplayFile.Contents contents = input.contents();
+    Display display = contents.plan().display();
     String id = UUID.randomUUID().toString();
     try (Engine engine = data.open()) {
-      new DisplayStore(engine).add(id, display);
+      new DisplayStore(engine).add(id, display, contents.milestones());
     }
     spec.commandLine().getOut().printf("%s  %s%n", id, display.name());
     spec.commandLine().getOut().flush();

@@ -15,6 +15,15 @@ final class InputFile {
   private Path file;
 
   Facts read() throws IOException {
+    return Facts.of(contents().plan());
+  }
+
+  /** With its milestones. */
+  DisplayFile.Contents contents() throws IOException {
+    return contents(file);
+  }
+
+  static DisplayFile.Contents contents(Path file) throws IOException {
     if (!Files.isRegularFile(file)) {
       throw new Trouble(
           Files.exists(file)
@@ -24,7 +33,7 @@ final class InputFile {
     try (InputStream in = Files.newInputStream(file)) {
       // one byte more than is allowed is enough to refuse it
       byte[] bytes = in.readNBytes(DisplayFile.MOST_BYTES + 1);
-      return Facts.of(DisplayFile.read(bytes, CatalogueFiles.shipped()));
+      return DisplayFile.open(bytes, CatalogueFiles.shipped());
     } catch (IOException e) {
       throw Trouble.of(file, e);
     }

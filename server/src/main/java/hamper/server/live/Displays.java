@@ -2,6 +2,7 @@ package hamper.server.live;
 
 import hamper.catalog.Catalog;
 import hamper.display.Display;
+import hamper.handover.Milestone;
 import hamper.server.store.DisplayStore;
 import hamper.server.store.DisplayStore.Listed;
 import hamper.server.store.StorageFailedException;
@@ -112,6 +113,13 @@ public class Displays {
   public Listed add(Display display) {
     String id = UUID.randomUUID().toString();
     store.add(id, display);
+    return listed(id);
+  }
+
+  /** Adds a display with milestones under a new id: both or neither. */
+  public Listed add(Display display, List<Milestone> milestones) {
+    String id = UUID.randomUUID().toString();
+    store.add(id, display, milestones);
     return listed(id);
   }
 

@@ -5,11 +5,15 @@ import hamper.change.Difference;
 import hamper.display.Display;
 import hamper.display.Plan;
 import hamper.edit.Edit;
+import hamper.edit.Restore;
 import hamper.facts.Facts;
 import hamper.server.store.DisplayStore;
 import hamper.server.store.LogEntry;
 import hamper.server.store.StorageFailedException;
+import hamper.still.KeepStill;
+import hamper.still.Kept;
 import hamper.value.RefusedException;
+import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -90,6 +94,11 @@ public final class LiveDisplay {
     default String by() {
       return "";
     }
+
+    /** Whether starts may move outside the edit where they have to, though they keep still. */
+    default boolean startsMayMove() {
+      return true;
+    }
   }
 
   /**
@@ -164,13 +173,14 @@ public final class LiveDisplay {
 
   private Step apply(Edit edit, LogEntry.Kind kind, String label, Before before) {
     Plan plan = facts.plan();
-    Edit.Applied applied = edit.applyTo(plan);
+    Edit made = kind == LogEntry.Kind.EDIT ? still(edit, before) : edit;
+    Edit.Applied applied = made.applyTo(plan);
     Facts after = facts.with(applied.plan());
     before.storing(facts, after);
     save(
         plan,
         applied,
-        new LogEntry(version + 1, before.by(), kind, label, edit, applied.inverse()));
+        new LogEntry(version + 1, before.by(), kind, label, made, applied.inverse()));
     Step step = new Step(version, version + 1, label, facts, after);
     facts = after;
     version++;
@@ -180,8 +190,26 @@ public final class LiveDisplay {
             label,
             edit.relative(),
             Difference.between(plan.display(), applied.plan().display())));
-    undoLine.follow(new LogEntry.Head(version, kind, label));
+    undoLine.follow(new LogEntry.Head(version, Instant.now(), before.by(), kind, label));
     return step;
+  }
+
+  /** The edit with the holds that leave other starts where they are, where they keep still. */
+  private Edit still(Edit edit, Before before) {
+    if (!keepsStill(facts.plan(), edit)) {
+      return edit;
+    }
+    Kept kept = KeepStill.of(facts.plan(), facts.resolution(), edit);
+    if (!kept.moving().isEmpty() && !before.startsMayMove()) {
+      throw new StartsMoveException(kept);
+    }
+    return kept.edit();
+  }
+
+  /** Whether an edit of a plan is made so that other starts stay where they are. */
+  public static boolean keepsStill(Plan plan, Edit edit) {
+    // what brings back an earlier state brings back its starts
+    return plan.display().settings().still() && !(edit instanceof Restore);
   }
 
   private void save(Plan plan, Edit.Applied applied, LogEntry entry) {

@@ -5,6 +5,7 @@ import hamper.display.ShowHours;
 import hamper.edit.Edit;
 import hamper.edit.Restore;
 import hamper.files.Json;
+import hamper.handover.Milestone;
 import hamper.server.store.tables.DisplayReader;
 import hamper.server.store.tables.DisplayWriter;
 import java.sql.ResultSet;
@@ -155,6 +156,11 @@ public final class DisplayStore {
 
   /** Adds a display, at version 1. */
   public void add(String id, Display display) {
+    add(id, display, List.of());
+  }
+
+  /** Adds a display with its milestones, at version 1. */
+  public void add(String id, Display display, List<Milestone> milestones) {
     writes.make(
         () -> {
           writeDisplay(
@@ -165,6 +171,7 @@ public final class DisplayStore {
               1,
               display);
           writer.write(id, Display.empty(display.name()), display);
+          milestones.forEach(one -> MilestoneStore.insert(db, id, one));
         });
   }
 
@@ -207,7 +214,7 @@ public final class DisplayStore {
         () ->
             db.sql(
                     """
-                    select version, kind, label from edit_log
+                    select version, at, by_name, kind, label from edit_log
                     where display_id = :id and version > :after order by version
                     """)
                 .param("id", id)
@@ -216,6 +223,8 @@ public final class DisplayStore {
                     (row, n) ->
                         new LogEntry.Head(
                             row.getInt("version"),
+                            row.getTimestamp("at").toInstant(),
+                            row.getString("by_name"),
                             LogEntry.Kind.valueOf(row.getString("kind")),
                             row.getString("label")))
                 .list());

@@ -2,6 +2,7 @@ package hamper.server.store;
 
 import hamper.edit.Edit;
 import hamper.edit.Restore;
+import java.time.Instant;
 
 /**
  * One line of the edit log.
@@ -20,5 +21,5 @@ public record LogEntry(
   }
 
   /** A line without its content. */
-  public record Head(int version, Kind kind, String label) {}
+  public record Head(int version, Instant at, String by, Kind kind, String label) {}
 }

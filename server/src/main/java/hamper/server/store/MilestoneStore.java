@@ -86,10 +86,11 @@ public final class MilestoneStore {
   }
 
   public void add(String display, List<Milestone> milestones) {
-    writes.make(() -> milestones.forEach(one -> insert(display, one)));
+    writes.make(() -> milestones.forEach(one -> insert(db, display, one)));
   }
 
-  private void insert(String display, Milestone milestone) {
+  /** In the transaction of whoever adds it. */
+  static void insert(JdbcClient db, String display, Milestone milestone) {
     db.sql(
             """
             insert into milestone (display_id, id, name, at, by_name, version, content)
