@@ -73,8 +73,8 @@ class ArchitectureTest {
               "value", "address", "catalog", "display", "resolve", "config", "facts", "wire")
           .whereLayer("advise")
           .mayOnlyAccessLayers(
-              "value", "address", "catalog", "display", "resolve", "load", "network", "facts",
-              "check", "edit")
+              "value", "address", "catalog", "display", "resolve", "load", "network", "config",
+              "facts", "check", "edit", "still", "change")
           .whereLayer("address")
           .mayOnlyAccessLayers("value")
           .whereLayer("catalog")

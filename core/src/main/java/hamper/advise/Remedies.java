@@ -136,7 +136,7 @@ public final class Remedies {
   }
 
   /** The same mistake with other numbers is still the same mistake. */
-  private static String key(Finding finding) {
+  static String key(Finding finding) {
     return finding.code() + " " + finding.subjects().get(0).identity();
   }
 }

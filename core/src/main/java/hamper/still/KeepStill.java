@@ -3,10 +3,8 @@ package hamper.still;
 import hamper.address.ChannelSpan;
 import hamper.address.StartsPer;
 import hamper.catalog.AddressStyle;
-import hamper.catalog.PortKind;
 import hamper.display.Controller;
 import hamper.display.Plan;
-import hamper.display.PortRef;
 import hamper.edit.Edit;
 import hamper.edit.HoldPlaces;
 import hamper.edit.HoldPlaces.ControllerPlace;
@@ -21,11 +19,8 @@ import hamper.resolve.Resolver;
 import hamper.value.RefusedException;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -39,6 +34,9 @@ import java.util.Set;
  * on the same wire is pushed; there starts may have to move.
  */
 public final class KeepStill {
+  /** A multiple of the channels of every kind of pixel. */
+  private static final int EVERY_PIXEL = 60;
+
   /** What is tried until no block is in the way of another. */
   private static final int MOST_ROUNDS = 50;
 
@@ -90,16 +88,14 @@ public final class KeepStill {
     Edit best = edit;
     Resolution bestStands = unkept;
     int least = without;
-    for (boolean grownMoves : new boolean[] {true, false}) {
-      for (boolean grownBlockMoves : new boolean[] {true, false}) {
-        Optional<Tried> tried = tried(grownMoves, grownBlockMoves);
-        if (tried.isPresent() && outside.moved(tried.get().stands()) < least) {
-          least = outside.moved(tried.get().stands());
-          bestStands = tried.get().stands();
-          best = new Together(edit.label(was), List.of(edit, tried.get().holds()));
-          if (least == 0) {
-            return kept(edit, best, bestStands, without);
-          }
+    for (How how : How.ALL) {
+      Optional<Tried> tried = tried(how);
+      if (tried.isPresent() && outside.moved(tried.get().stands()) < least) {
+        least = outside.moved(tried.get().stands());
+        bestStands = tried.get().stands();
+        best = new Together(edit.label(was), List.of(edit, tried.get().holds()));
+        if (least == 0) {
+          return kept(edit, best, bestStands, without);
         }
       }
     }
@@ -159,13 +155,29 @@ public final class KeepStill {
   private record Tried(HoldPlaces holds, Resolution stands) {}
 
   /**
+   * Ways to keep still; which is best depends on the plan, so each is tried.
+   *
    * @param grownMoves whether what grew gives way to what stands behind it, or the other way round
    * @param grownBlockMoves the same of the universes of controllers
+   * @param append whether what has to find a new place goes behind everything, and not into gaps
    */
-  private Optional<Tried> tried(boolean grownMoves, boolean grownBlockMoves) {
+  private record How(boolean grownMoves, boolean grownBlockMoves, boolean append) {
+    static final List<How> ALL =
+        List.of(
+            new How(true, true, false),
+            new How(true, false, false),
+            new How(false, true, false),
+            new How(false, false, false),
+            new How(true, true, true),
+            new How(true, false, true),
+            new How(false, true, true),
+            new How(false, false, true));
+  }
+
+  private Optional<Tried> tried(How how) {
     afloat.clear();
     for (int round = 0; round < MOST_ROUNDS; round++) {
-      HoldPlaces holds = holds(grownMoves);
+      HoldPlaces holds = holds(how);
       Plan plan;
       try {
         plan = plain.with(holds.change(plain));
@@ -173,7 +185,7 @@ public final class KeepStill {
         return Optional.empty();
       }
       Resolution stands = Resolver.resolve(plan);
-      Optional<String> inTheWay = inTheWay(stands, grownBlockMoves);
+      Optional<String> inTheWay = inTheWay(stands, how.grownBlockMoves());
       if (inTheWay.isEmpty()) {
         return isSound(stands) ? Optional.of(new Tried(holds, stands)) : Optional.empty();
       }
@@ -189,7 +201,7 @@ public final class KeepStill {
         && stands.problems().size() <= unkept.problems().size();
   }
 
-  private HoldPlaces holds(boolean grownMoves) {
+  private HoldPlaces holds(How how) {
     List<SectionPlace> sections = new ArrayList<>();
     List<ControllerPlace> controllers = new ArrayList<>();
     List<LinePlace> lines = new ArrayList<>();
@@ -212,7 +224,7 @@ public final class KeepStill {
       if (holdsStarts(controller)
           && unkept.byController().get(i).stream()
               .anyMatch(at -> movedInBlock(at) || universesMove && awakes(at))) {
-        holdSections(controller, i, grownMoves, sections);
+        holdSections(controller, i, how, sections);
       }
     }
     return new HoldPlaces(sections, controllers, lines);
@@ -260,101 +272,86 @@ public final class KeepStill {
             });
   }
 
-  /**
-   * What starts together: one section, or all of a port.
-   *
-   * @param span that it stood on; none for what was not there
-   * @param needs channels now
-   * @param weight channels of what the edit left alone
-   */
-  private record Unit(
-      Placement first,
-      Optional<ChannelSpan> span,
-      int needs,
-      int weight,
-      boolean touched,
-      boolean holdable) {
-    ChannelSpan wanted() {
-      return ChannelSpan.ofLength(span.orElseThrow().start(), needs);
-    }
-  }
-
-  private void holdSections(
-      Controller controller, int index, boolean grownMoves, List<SectionPlace> out) {
-    List<Unit> units = units(controller, unkept.byController().get(index));
-    Set<Unit> afloatHere = new HashSet<>();
-    List<Unit> keep = new ArrayList<>();
+  private void holdSections(Controller controller, int index, How how, List<SectionPlace> out) {
+    List<Unit> units =
+        Unit.of(
+            plain.inForce(controller).startsPer() == StartsPer.PORT,
+            unkept.byController().get(index),
+            stood.byController().get(was.indexOf(controller.id())),
+            outside);
+    HeldUnits stay = new HeldUnits();
     for (Unit unit : units) {
-      if (!unit.touched() && unit.span().isPresent() && unit.holdable()) {
-        keep.add(unit);
+      if (!unit.touched() && unit.holdable() && !unit.starts().isEmpty()) {
+        stay.add(new HeldUnits.HeldUnit(unit, unit.starts().keySet().iterator().next()));
       }
     }
+    List<Unit> homeless = new ArrayList<>();
     for (Unit unit : units) {
-      if (!unit.touched() || unit.span().isEmpty() || !unit.holdable()) {
+      if (!unit.touched() || !unit.holdable()) {
         continue;
       }
       if (unit.first().held()) {
         // somebody wants it there: what stands in its way goes
-        ChannelSpan there = unit.first().controllerChannels().get();
-        keep.stream().filter(other -> other.wanted().overlaps(there)).forEach(afloatHere::add);
-        continue;
-      }
-      List<Unit> hit =
-          keep.stream()
-              .filter(other -> !afloatHere.contains(other))
-              .filter(other -> other.wanted().overlaps(unit.wanted()))
-              .toList();
-      int cost = hit.stream().mapToInt(Unit::weight).sum();
-      boolean stays = hit.isEmpty() || (grownMoves ? cost < unit.weight() : cost <= unit.weight());
-      if (stays) {
-        afloatHere.addAll(hit);
-        keep.add(unit);
+        stay.removeAll(stay.inTheWay(unit.first().controllerChannels().get()));
+      } else if (!holdTouched(unit, how.grownMoves(), stay)) {
+        homeless.add(unit);
       }
     }
-    for (Unit unit : keep) {
+    if (how.append()) {
+      append(controller, index, homeless, stay);
+    }
+    for (HeldUnits.HeldUnit one : stay.all()) {
       // what is held already stays as it is written
-      if (!afloatHere.contains(unit) && !unit.first().held()) {
-        out.add(
-            new SectionPlace(
-                unit.first().piece(), unit.first().section(), unit.span().get().start()));
+      Placement first = one.unit().first();
+      if (!first.held()) {
+        out.add(new SectionPlace(first.piece(), first.section(), one.start()));
       }
     }
   }
 
-  private List<Unit> units(Controller controller, List<Placement> placements) {
-    boolean perPort = plain.inForce(controller).startsPer() == StartsPer.PORT;
-    Map<Object, List<Placement>> together = new LinkedHashMap<>();
-    for (Placement at : placements) {
-      if (!at.mirror() && at.kind() != PortKind.DMX && at.controllerChannels().isPresent()) {
-        Object key =
-            perPort
-                ? new PortRef(controller.id(), at.port().kind(), at.port().port())
-                : new Outside.Key(at.piece(), at.section());
-        together.computeIfAbsent(key, any -> new ArrayList<>()).add(at);
-      }
+  /** Behind all that stood or stands there, each at a place that every kind of start can say. */
+  private void append(Controller controller, int index, List<Unit> homeless, HeldUnits stay) {
+    int grid =
+        controller.protocol().usesUniverses()
+            ? plain.inForce(controller).universeSize()
+            : EVERY_PIXEL;
+    int used =
+        Math.max(stood.blocks().get(was.indexOf(controller.id())).usedChannels(), stay.last());
+    for (Unit unit : homeless) {
+      int start = (used + grid - 1) / grid * grid + 1;
+      stay.add(new HeldUnits.HeldUnit(unit, start));
+      used = start + unit.needs() - 1;
     }
-    Map<Outside.Key, Placement> before = new HashMap<>();
-    stood.placements().forEach(at -> before.put(new Outside.Key(at.piece(), at.section()), at));
-    return together.values().stream().map(all -> unit(all, perPort, before)).toList();
   }
 
-  private Unit unit(List<Placement> all, boolean perPort, Map<Outside.Key, Placement> before) {
-    Placement first = all.get(0);
-    Placement last = all.get(all.size() - 1);
-    int needs = last.controllerChannels().get().end() - first.controllerChannels().get().start();
-    Optional<Placement> then =
-        Optional.ofNullable(before.get(new Outside.Key(first.piece(), first.section())))
-            .filter(at -> at.port().equals(first.port()));
-    return new Unit(
-        first,
-        then.flatMap(Placement::controllerChannels),
-        needs,
-        all.stream()
-            .filter(at -> outside.stood(at).isPresent())
-            .mapToInt(Placement::channels)
-            .sum(),
-        all.stream().anyMatch(at -> outside.stood(at).isEmpty()),
-        !perPort || first.position() == 1);
+  /**
+   * Holds it where that costs least.
+   *
+   * @return whether it is held; where it is not it flows
+   */
+  private static boolean holdTouched(Unit unit, boolean grownMoves, HeldUnits stay) {
+    HeldUnits.HeldUnit best = null;
+    List<HeldUnits.HeldUnit> gone = List.of();
+    int least = unit.weight();
+    for (var start : unit.starts().entrySet()) {
+      HeldUnits.HeldUnit here = new HeldUnits.HeldUnit(unit, start.getKey());
+      List<HeldUnits.HeldUnit> way = stay.inTheWay(here.span());
+      int cost =
+          unit.weight()
+              - start.getValue()
+              + way.stream().mapToInt(one -> one.unit().weight()).sum();
+      boolean free = best == null && cost == least && (way.isEmpty() || !grownMoves);
+      if (cost < least || free) {
+        best = here;
+        gone = way;
+        least = cost;
+      }
+    }
+    if (best != null) {
+      stay.removeAll(gone);
+      stay.add(best);
+    }
+    return best != null;
   }
 
   /** A controller whose universes have to begin elsewhere, so that no block is in another's way. */
