@@ -89,14 +89,15 @@ function sent(file: Blob) {
 /** A display's id, in its path. */
 const at = (id: string) => ({ path: { id } })
 const of = (id: string) => ({ params: at(id) })
+const ofMilestone = (id: string, milestone: string) => ({ params: { path: { id, milestone } } })
 const ofController = (id: string, controller: string) => ({
   params: { path: { id, controller } },
 })
 
 export const api = {
   displays: () => answer(client.GET('/api/displays')),
-  create: (name: string, copyOf?: string) =>
-    answer(client.POST('/api/displays', { body: { name, copyOf } })),
+  create: (name: string, copyOf?: string, nextYear?: boolean) =>
+    answer(client.POST('/api/displays', { body: { name, copyOf, nextYear } })),
   removeDisplay: (id: string) => answer(client.DELETE('/api/displays/{id}', of(id))),
   removedDisplays: () => answer(client.GET('/api/displays/removed')),
   bringBack: (id: string) => answer(client.POST('/api/displays/{id}/back', of(id))),
@@ -145,6 +146,34 @@ export const api = {
         ofController(id, controller),
       ),
     ),
+  rescue: (id: string, controller: string) =>
+    answer(client.POST('/api/displays/{id}/rescue/{controller}', ofController(id, controller))),
+  milestones: (id: string) => answer(client.GET('/api/displays/{id}/milestones', of(id))),
+  addMilestone: (id: string, name: string) =>
+    answer(client.POST('/api/displays/{id}/milestones', { ...of(id), body: { name } })),
+  removeMilestone: (id: string, milestone: string) =>
+    answer(client.DELETE('/api/displays/{id}/milestones/{milestone}', ofMilestone(id, milestone))),
+  shadows: (id: string, milestone: string) =>
+    answer(
+      client.GET('/api/displays/{id}/milestones/{milestone}/shadows', ofMilestone(id, milestone)),
+    ),
+  compare: (id: string, from: string, to: string) =>
+    answer(
+      client.GET('/api/displays/{id}/milestones/comparison', {
+        params: { ...at(id), query: { from, to } },
+      }),
+    ),
+  restore: (id: string, version: number, milestone: string) =>
+    answer(
+      client.POST('/api/displays/{id}/milestones/{milestone}/restoring', {
+        ...ofMilestone(id, milestone),
+        body: { version },
+      }),
+    ),
+  log: (id: string, query: { before?: number; controller?: string; prop?: string }) =>
+    answer(client.GET('/api/displays/{id}/log', { params: { ...at(id), query } })),
+  then: (id: string, version: number) =>
+    answer(client.GET('/api/displays/{id}/log/{version}', { params: { path: { id, version } } })),
   handList: (id: string, source: string) =>
     answer(
       client.POST('/api/displays/{id}/handover/lists/{source}', {

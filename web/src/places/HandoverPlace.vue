@@ -3,6 +3,7 @@ import { mdiDownload } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '../api/client'
+import { said } from '../api/said'
 import type { HandoverView } from '../api/types'
 import { counted } from '../parts/words'
 import { useDisplay } from '../state/display'
@@ -10,6 +11,8 @@ import { useHandover } from '../state/handover'
 import ControllerList from './handover/ControllerList.vue'
 import ControllerSheet from './handover/ControllerSheet.vue'
 import GivingBar from './handover/GivingBar.vue'
+import LogPage from './handover/LogPage.vue'
+import MilestonesPage from './handover/MilestonesPage.vue'
 import ListPage from './handover/ListPage.vue'
 import ProofPage from './handover/ProofPage.vue'
 import SeasonSettings from './handover/SeasonSettings.vue'
@@ -19,6 +22,8 @@ const props = defineProps<{ controller?: string }>()
 const LIST = 'list-'
 const UNITS = 'units'
 const PROOF = 'check'
+const MILESTONES = 'milestones'
+const LOG = 'log'
 
 const display = useDisplay()
 const handover = useHandover()
@@ -50,7 +55,8 @@ const list = computed(() => all.value?.lists.find((one) => LIST + one.source ===
 const showsProof = computed(() => props.controller === PROOF)
 const showsUnits = computed(() => props.controller === UNITS && !!all.value?.units.length)
 const entry = computed(() => {
-  if (list.value || showsProof.value || showsUnits.value) {
+  const pages = [PROOF, MILESTONES, LOG]
+  if (list.value || showsUnits.value || pages.includes(props.controller ?? '')) {
     return undefined
   }
   const entries = all.value?.entries ?? []
@@ -58,9 +64,20 @@ const entry = computed(() => {
 })
 const base = computed(() => `/api/displays/${display.view!.id}`)
 
+const PAGES = [
+  [MILESTONES, 'Milestones', 'frozen, compared, gone back to'],
+  [LOG, 'Who did what', 'and how it was then'],
+] as const
+
 function to(controller: string) {
   void router.replace({ name: 'handover', params: { controller } })
 }
+/** Offered once, when the first configuration was given. */
+const offersStill = computed(
+  () => handover.begun && display.view!.settings.keepsStill === undefined && !handover.running,
+)
+const keepStill = (keepsStill: boolean) =>
+  void display.edit({ type: 'SetDisplay', settings: said({ keepsStill }) })
 const giveChosen = () =>
   void handover.give({ which: 'CHOSEN', controllers: chosen.value }).then(() => (chosen.value = []))
 </script>
@@ -147,6 +164,18 @@ const giveChosen = () =>
         <strong>Check it all</strong>
         <span class="quiet">every pixel, on stand-ins</span>
       </button>
+      <button
+        v-for="[page, title, told] in PAGES"
+        :key="page"
+        type="button"
+        class="list"
+        :aria-current="controller === page ? 'true' : undefined"
+        :data-test="`go-${page}`"
+        @click="to(page)"
+      >
+        <strong>{{ title }}</strong>
+        <span class="quiet">{{ told }}</span>
+      </button>
       <SeasonSettings v-if="all" />
     </nav>
     <div class="sheet">
@@ -160,7 +189,17 @@ const giveChosen = () =>
         <v-btn size="small" @click="handover.showIsOn = undefined">Wait</v-btn>
       </div>
       <GivingBar @open="to" />
+      <p v-if="offersStill" class="on" data-test="offers-still">
+        <span
+          >The first configurations are given. From now on edits can leave every start where it is
+          that does not have to move.</span
+        >
+        <v-btn size="small" color="primary" @click="keepStill(true)">Keep starts still</v-btn>
+        <v-btn size="small" @click="keepStill(false)">Not now</v-btn>
+      </p>
       <ProofPage v-if="showsProof" />
+      <MilestonesPage v-else-if="controller === MILESTONES" />
+      <LogPage v-else-if="controller === LOG" />
       <ListPage
         v-else-if="all && list"
         :list="list"

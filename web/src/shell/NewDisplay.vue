@@ -9,6 +9,8 @@ const emit = defineEmits<{ done: [] }>()
 const display = useDisplay()
 const name = ref('')
 const copyOf = ref('')
+/** Whether it is the next year's: what is there now stays behind as a milestone. */
+const nextYear = ref(false)
 const file = ref<InstanceType<typeof DisplayFileInput>>()
 const suggestion = computed(() => {
   const source = display.list.find((one) => one.id === copyOf.value)
@@ -19,7 +21,7 @@ const given = computed(() => name.value.trim() || suggestion.value)
 async function start() {
   if (given.value) {
     emit('done')
-    await display.create(given.value, copyOf.value || undefined)
+    await display.create(given.value, copyOf.value || undefined, nextYear.value)
   }
 }
 function demo() {
@@ -46,6 +48,10 @@ function demo() {
           as a copy of {{ one.name }}
         </option>
       </select>
+    </label>
+    <label v-if="copyOf" class="from">
+      <input v-model="nextYear" type="checkbox" data-test="next-year" />
+      next year's: nothing of it is given yet, and how it was stays behind as a milestone
     </label>
     <div class="acts">
       <v-btn type="submit" color="primary" variant="flat" :disabled="!given">Start</v-btn>

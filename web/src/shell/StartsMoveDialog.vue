@@ -22,7 +22,10 @@ const MOST = 12
       <v-card-text>
         <p>{{ display.startsMove.told }}.</p>
         <ul>
-          <li v-for="one in display.startsMove.moving.slice(0, MOST)" :key="one.piece + one.section">
+          <li
+            v-for="one in display.startsMove.moving.slice(0, MOST)"
+            :key="one.piece + one.section"
+          >
             <strong>{{ one.title }}</strong>
             <span class="mono"> {{ one.written }} {{ one.from }} → {{ one.to }}</span>
             <span class="quiet"> {{ one.why }}</span>

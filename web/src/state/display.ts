@@ -300,7 +300,8 @@ export const useDisplay = defineStore('display', () => {
       said.value = { text: `${added.name} ${how}`, canUndo: false }
     }
   }
-  const create = (name: string, copyOf?: string) => begin(() => api.create(name, copyOf))
+  const create = (name: string, copyOf?: string, nextYear?: boolean) =>
+    begin(() => api.create(name, copyOf, nextYear))
   /** Takes the open display out of the list, and opens another, if there is one. */
   async function remove() {
     const gone = view.value!
@@ -321,6 +322,9 @@ export const useDisplay = defineStore('display', () => {
 
   const addRows = (rows: Blob, header: Header) =>
     act((id, version) => api.addRows(id, version, rows, header), true)
+  /** Goes back to a milestone, as one step. */
+  const restore = (milestone: string) =>
+    act((id, version) => api.restore(id, version, milestone), true)
   const addToCatalogue = (file: File) =>
     act((id, version) => api.addToCatalogue(id, version, file), true)
 
@@ -379,6 +383,7 @@ export const useDisplay = defineStore('display', () => {
     addDemo,
     addRows,
     addToCatalogue,
+    restore,
     set,
     setController,
     zoneName,

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api, Problem } from '../api/client'
-import type { ControllerHandover, GiveRequest, HandoverNow } from '../api/types'
+import type { ControllerHandover, GiveRequest, HandoverNow, Shadows } from '../api/types'
 import { useDisplay } from './display'
 
 /** So long changes are gathered before it is asked how devices stand (ms). */
@@ -29,6 +29,7 @@ export const useHandover = defineStore('handover', () => {
     ([id], before) => {
       if (id !== before?.[0]) {
         now.value = undefined
+        shadows.value = undefined
       }
       window.clearTimeout(timer)
       timer = window.setTimeout(() => void look(), GATHER)
@@ -51,6 +52,20 @@ export const useHandover = defineStore('handover', () => {
   const open = computed(() => (now.value?.controllers.length ?? 0) - count('GIVEN'))
   const running = computed(() => now.value?.giving?.running ?? false)
 
+  /** Where everything stood at a milestone, drawn under what hangs there now. */
+  const shadows = shallowRef<Shadows>()
+  const shadowsAt = computed(() => {
+    const byPort = new Map<string, Shadows['legs']>()
+    shadows.value?.legs.forEach((leg) =>
+      byPort.set(leg.written, [...(byPort.get(leg.written) ?? []), leg]),
+    )
+    return byPort
+  })
+  async function showShadows(milestone?: string) {
+    const id = display.view!.id
+    shadows.value = milestone ? await display.attempt(() => api.shadows(id, milestone)) : undefined
+  }
+
   async function give(request: Partial<GiveRequest> & Pick<GiveRequest, 'which'>) {
     const whole: GiveRequest = { readBack: false, back: false, inShowHours: false, ...request }
     showIsOn.value = undefined
@@ -67,5 +82,19 @@ export const useHandover = defineStore('handover', () => {
   }
   const stop = () => display.attempt(() => api.stopGiving(display.view!.id))
 
-  return { now, states, stale, begun, open, running, showIsOn, look, give, stop }
+  return {
+    shadows,
+    shadowsAt,
+    showShadows,
+    now,
+    states,
+    stale,
+    begun,
+    open,
+    running,
+    showIsOn,
+    look,
+    give,
+    stop,
+  }
 })

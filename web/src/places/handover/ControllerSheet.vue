@@ -7,6 +7,7 @@ import { MEANS, moment, standsAs, STATES } from '../../parts/handoverWords'
 import { counted } from '../../parts/words'
 import { useDisplay } from '../../state/display'
 import { useHandover } from '../../state/handover'
+import RescueAnswers from './RescueAnswers.vue'
 import SettingSheetView from './SettingSheetView.vue'
 import StartRibbons from './StartRibbons.vue'
 import { pasted, typedCells } from './sheetLines'
@@ -18,6 +19,7 @@ const display = useDisplay()
 const handover = useHandover()
 const sheet = ref<HandoverSheet>()
 const byHand = ref(false)
+const dead = ref(false)
 const shown = ref<Record<string, string>>({})
 const compared = ref<HandComparison>()
 const id = computed(() => props.entry.state.controller)
@@ -36,6 +38,7 @@ watch(
     shown.value = {}
     compared.value = undefined
     byHand.value = false
+    dead.value = false
   },
   { immediate: true },
 )
@@ -140,12 +143,14 @@ async function carried() {
           data-test="download-configuration"
           >Document</v-btn
         >
+        <v-btn :aria-pressed="dead" data-test="dead" @click="dead = !dead">It is dead</v-btn>
         <v-btn v-if="takesCard" :prepend-icon="mdiCardOutline" @click="carried"
           >Card is in {{ entry.state.tag }}</v-btn
         >
       </div>
     </header>
 
+    <RescueAnswers v-if="dead" :controller="id" :tag="entry.state.tag" @done="dead = false" />
     <p class="stands" :class="STATES[entry.state.state].tone" role="status" data-test="stands">
       <span aria-hidden="true">{{ STATES[entry.state.state].sign }}</span>
       {{ standsAs(entry.state) }}

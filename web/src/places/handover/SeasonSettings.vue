@@ -38,7 +38,7 @@ function named(text: string) {
         type="checkbox"
         :checked="settings.keepsStill ?? false"
         data-test="keeps-still"
-        @change="set({ keepsStill: ($event.target as HTMLInputElement).checked || undefined })"
+        @change="set({ keepsStill: ($event.target as HTMLInputElement).checked })"
       />
       Keep starts still
     </label>

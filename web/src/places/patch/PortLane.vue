@@ -5,6 +5,7 @@ import LoadMeter from '../../ribbon/LoadMeter.vue'
 import { cellsOf } from '../loads/loadColumns'
 import RunRibbon from '../../ribbon/RunRibbon.vue'
 import { portKey, useDisplay } from '../../state/display'
+import { useHandover } from '../../state/handover'
 import { isAcross, usePatching } from '../../state/patching'
 
 const props = defineProps<{
@@ -25,6 +26,9 @@ const emit = defineEmits<{
 
 const display = useDisplay()
 const patching = usePatching()
+const handover = useHandover()
+/** Where it hung at the milestone that is shown. */
+const shadows = computed(() => handover.shadowsAt.get(props.lane.written) ?? [])
 const key = computed(() => portKey(props.lane.port))
 /** What is wrong with the port itself. */
 const wrong = computed(() => display.wrongAt.get(key.value))
@@ -91,6 +95,18 @@ const caption = computed(() => {
         @point="(piece) => (patching.pointed = piece)"
         @focus-cell="(index) => emit('focusCell', index)"
       />
+      <div
+        v-for="leg in shadows"
+        :key="leg.piece"
+        class="shadow"
+        :class="{ gone: !lane.legs.some((one) => one.piece === leg.piece) }"
+        :style="{
+          left: `${leg.from * scale}px`,
+          width: `${Math.max(3, leg.places * scale - 2)}px`,
+        }"
+        :title="`${handover.shadows!.name}: ${leg.title} at ${leg.start}`"
+        data-test="shadow"
+      ></div>
       <div v-if="caption" class="caption mono" role="status" data-test="ghost">{{ caption }}</div>
     </div>
     <div v-if="!narrow" class="meters">
@@ -134,6 +150,17 @@ const caption = computed(() => {
 }
 .lane.aimed {
   background: color-mix(in srgb, var(--copper) 9%, transparent);
+}
+.shadow {
+  position: absolute;
+  bottom: 1px;
+  height: 4px;
+  border: 1.5px solid var(--line-strong);
+  border-top: none;
+}
+.shadow.gone {
+  border-style: dashed;
+  border-top: none;
 }
 .lane.absent .port {
   color: rgb(var(--v-theme-error));

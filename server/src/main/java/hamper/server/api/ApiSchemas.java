@@ -61,6 +61,7 @@ class ApiSchemas implements OpenApiCustomizer {
           GivingController.HandComparison.class,
           GivingController.TypedCells.class,
           GivingRun.class,
+          RescueController.RescueView.class,
           LogController.LogPage.class,
           LogController.Then.class,
           MilestonesController.ComparisonView.class,

@@ -6,12 +6,17 @@ import hamper.display.Plan;
 import hamper.facts.Facts;
 import hamper.files.AddressFiles;
 import hamper.files.AddressTable;
+import hamper.files.Bundle;
+import hamper.files.ComparisonFiles;
 import hamper.files.ConfigurationFiles;
 import hamper.files.DisplayFile;
+import hamper.files.ShowListFiles;
 import hamper.files.UnitFiles;
+import hamper.handover.ControllerHandover;
 import hamper.server.live.Displays;
 import hamper.server.live.NoSuchDisplayException;
 import hamper.server.store.MilestoneStore;
+import hamper.sheet.ShowList;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.nio.charset.StandardCharsets;
@@ -31,12 +36,17 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "handover")
 class DownloadsController {
   private static final MediaType CSV = new MediaType("text", "csv");
+  private static final MediaType XLSX =
+      new MediaType("application", "vnd.openxmlformats-officedocument.spreadsheetml.sheet");
 
   private final Displays displays;
   private final Standings standings;
   private final MilestoneStore milestones;
+  private final HandedLists lists;
 
-  DownloadsController(Displays displays, Standings standings, MilestoneStore milestones) {
+  DownloadsController(
+      Displays displays, Standings standings, MilestoneStore milestones, HandedLists lists) {
+    this.lists = lists;
     this.displays = displays;
     this.standings = standings;
     this.milestones = milestones;
@@ -87,6 +97,52 @@ class DownloadsController {
     Facts facts = facts(id);
     String csv = ConfigurationFiles.sendListCsv(SendList.of(facts.plan(), facts.resolution()));
     return download("send-list.csv", CSV, ConfigurationFiles.bytes(csv));
+  }
+
+  @GetMapping("/bundle.zip")
+  @Operation(summary = "All configurations, cards and the send list in one ZIP, to download")
+  ResponseEntity<byte[]> bundle(@PathVariable String id) {
+    var look = displays.get(id).look();
+    return download(
+        "handover.zip",
+        new MediaType("application", "zip"),
+        Bundle.zip(look.facts(), look.version()));
+  }
+
+  @GetMapping("/show-list.csv")
+  @Operation(summary = "The list for whoever makes the show as CSV, to download")
+  ResponseEntity<byte[]> showListCsv(@PathVariable String id) {
+    return download(
+        "show-list.csv", CSV, ConfigurationFiles.bytes(ShowListFiles.csv(showList(id))));
+  }
+
+  @GetMapping("/show-list.xlsx")
+  @Operation(summary = "The list for whoever makes the show as a spreadsheet, to download")
+  ResponseEntity<byte[]> showListXlsx(@PathVariable String id) {
+    return download("show-list.xlsx", XLSX, ShowListFiles.xlsx(showList(id)));
+  }
+
+  @GetMapping("/show-list.txt")
+  @Operation(summary = "The list for whoever makes the show as plain text, to download")
+  ResponseEntity<byte[]> showListText(@PathVariable String id) {
+    return download(
+        "show-list.txt",
+        MediaType.TEXT_PLAIN,
+        ConfigurationFiles.bytes(ShowListFiles.text(showList(id))));
+  }
+
+  private ShowList showList(String id) {
+    var look = displays.get(id).look();
+    Facts facts = look.facts();
+    return ShowList.of(
+        facts.plan(), facts.resolution(), look.version(), lists.movedSince(id, facts));
+  }
+
+  @GetMapping("/moved.csv")
+  @Operation(summary = "Sections that stand elsewhere than when they were given, to download")
+  ResponseEntity<byte[]> moved(@PathVariable String id) {
+    var moved = ControllerHandover.moved(facts(id), standings.of(id, facts(id)).season());
+    return download("moved.csv", CSV, ConfigurationFiles.bytes(ComparisonFiles.movedCsv(moved)));
   }
 
   @GetMapping("/addresses.csv")

@@ -89,6 +89,21 @@ class HandedLists {
     return lists;
   }
 
+  /** Where sections were that moved since whoever makes the show was told, by piece and section. */
+  Map<String, String> movedSince(String display, Facts facts) {
+    Map<String, String> moved = new HashMap<>();
+    store.lists(display).stream()
+        .filter(one -> one.source().equals(SHOW))
+        .flatMap(
+            one ->
+                MovedAddress.between(
+                    Json.MAPPER.readValue(one.content(), ADDRESSES),
+                    AddressAt.of(facts.plan(), facts.resolution()))
+                    .stream())
+        .forEach(one -> moved.put(key(one.is()), one.was().text()));
+    return moved;
+  }
+
   /** What moved, came and went since they were told. */
   private static List<String> differs(List<AddressAt> was, List<AddressAt> is) {
     List<String> lines = new ArrayList<>();

@@ -3,6 +3,8 @@ package hamper.server.api;
 import hamper.change.AddressAt;
 import hamper.change.Comparison;
 import hamper.display.Display;
+import hamper.display.HungLeg;
+import hamper.display.HungRun;
 import hamper.edit.Edit;
 import hamper.edit.Restore;
 import hamper.facts.Facts;
@@ -17,7 +19,9 @@ import hamper.value.RefusedException;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -67,8 +71,19 @@ class MilestonesController {
    * Where everything stood at a milestone, for shadows under what stands there now.
    *
    * @param name of the milestone
+   * @param legs of pixel ports, where they hung along the wire
    */
-  record Shadows(String name, List<AddressAt> addresses) {}
+  record Shadows(String name, List<AddressAt> addresses, List<ShadowLeg> legs) {}
+
+  /**
+   * Where something hung.
+   *
+   * @param written the port, such as K1-7
+   * @param from places of the wire before it, null pixels at its plug included
+   * @param places that it takes
+   * @param start where it was addressed
+   */
+  record ShadowLeg(String written, String piece, String title, int from, int places, String start) {}
 
   @GetMapping
   @Operation(summary = "All milestones, oldest first")
@@ -145,7 +160,28 @@ class MilestonesController {
     displays.get(id);
     Milestone found = find(id, milestone);
     Comparison.Side side = seasons.side(found);
-    return new Shadows(found.name(), AddressAt.of(side.plan(), side.resolution()));
+    List<AddressAt> addresses = AddressAt.of(side.plan(), side.resolution());
+    Map<String, String> starts = new HashMap<>();
+    addresses.forEach(at -> starts.putIfAbsent(at.piece(), at.text()));
+    return new Shadows(found.name(), addresses, legs(side, starts));
+  }
+
+  private static List<ShadowLeg> legs(Comparison.Side side, Map<String, String> starts) {
+    return side.plan()
+        .pixelRuns()
+        .flatMap(run -> run.legs().stream().map(leg -> leg(run, leg, starts)))
+        .toList();
+  }
+
+  private static ShadowLeg leg(HungRun run, HungLeg leg, Map<String, String> starts) {
+    String piece = leg.at().piece().id();
+    return new ShadowLeg(
+        run.written(),
+        piece,
+        leg.at().title(),
+        leg.start(),
+        leg.end() - leg.start(),
+        starts.getOrDefault(piece, ""));
   }
 
   @PostMapping("/{milestone}/restoring")
