@@ -74,7 +74,11 @@ function to(controller: string) {
 }
 /** Offered once, when the first configuration was given. */
 const offersStill = computed(
-  () => handover.begun && display.view!.settings.keepsStill === undefined && !handover.running,
+  () =>
+    handover.begun &&
+    !!entry.value &&
+    display.view!.settings.keepsStill === undefined &&
+    !handover.running,
 )
 const keepStill = (keepsStill: boolean) =>
   void display.edit({ type: 'SetDisplay', settings: said({ keepsStill }) })
@@ -188,7 +192,7 @@ const giveChosen = () =>
         >
         <v-btn size="small" @click="handover.showIsOn = undefined">Wait</v-btn>
       </div>
-      <GivingBar @open="to" />
+      <GivingBar v-if="entry || handover.running" @open="to" />
       <p v-if="offersStill" class="on" data-test="offers-still">
         <span
           >The first configurations are given. From now on edits can leave every start where it is

@@ -254,7 +254,7 @@ async function settle() {
   width: 340px;
 }
 .step .what {
-  max-width: 190px;
+  max-width: min(190px, 12vw);
   overflow: hidden;
   text-overflow: ellipsis;
   font-weight: 400;

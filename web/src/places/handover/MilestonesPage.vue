@@ -66,6 +66,8 @@ const none = computed(
 const BECAME = { ADDED: '+ new', REMOVED: '− gone', RENAMED: '≈ renamed', CHANGED: '≈ changed' }
 const told = (one: ComparedThing) =>
   [one.before && `was ${one.before}`, one.what.slice(0, 5).join(', ')].filter(Boolean).join('; ')
+/** What was and what is, where that differs. */
+const both = (was: string, is: string) => (was === is ? is : `${was} → ${is}`)
 const wire = (at: AddressAt) => (at.start ? `${at.start.universe}:${at.start.channel}` : '–')
 const own = (at: AddressAt) => (at.own ? String(at.own) : '–')
 const wide = (at: AddressAt) => (at.displayStart ? String(at.displayStart) : '–')
@@ -164,7 +166,7 @@ const wide = (at: AddressAt) => (at.displayStart ? String(at.displayStart) : '�
         </template>
         <template v-if="shown.moved.length">
           <h3>
-            Moved <span class="quiet">{{ counted(shown.moved.length, 'section') }}</span>
+            Elsewhere <span class="quiet">{{ counted(shown.moved.length, 'section') }}</span>
           </h3>
           <div class="scroll">
             <table>
@@ -175,6 +177,7 @@ const wide = (at: AddressAt) => (at.displayStart ? String(at.displayStart) : '�
                   <th>On the wire</th>
                   <th>Controller's channel</th>
                   <th>Display channel</th>
+                  <th>Channels</th>
                 </tr>
               </thead>
               <tbody>
@@ -189,15 +192,14 @@ const wide = (at: AddressAt) => (at.displayStart ? String(at.displayStart) : '�
                     >
                   </td>
                   <td class="mono">
-                    {{
-                      one.was.written === one.is.written
-                        ? one.is.written
-                        : `${one.was.written} → ${one.is.written}`
-                    }}
+                    {{ both(one.was.written, one.is.written) }}
                   </td>
-                  <td class="mono">{{ wire(one.was) }} → {{ wire(one.is) }}</td>
-                  <td class="mono">{{ own(one.was) }} → {{ own(one.is) }}</td>
-                  <td class="mono">{{ wide(one.was) }} → {{ wide(one.is) }}</td>
+                  <td class="mono">{{ both(wire(one.was), wire(one.is)) }}</td>
+                  <td class="mono">{{ both(own(one.was), own(one.is)) }}</td>
+                  <td class="mono">{{ both(wide(one.was), wide(one.is)) }}</td>
+                  <td class="mono">
+                    {{ both(String(one.was.channels), String(one.is.channels)) }}
+                  </td>
                 </tr>
               </tbody>
             </table>

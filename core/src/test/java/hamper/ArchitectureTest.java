@@ -73,8 +73,20 @@ class ArchitectureTest {
               "value", "address", "catalog", "display", "resolve", "config", "facts", "wire")
           .whereLayer("advise")
           .mayOnlyAccessLayers(
-              "value", "address", "catalog", "display", "resolve", "load", "network", "config",
-              "facts", "check", "edit", "still", "change")
+              "value",
+              "address",
+              "catalog",
+              "display",
+              "resolve",
+              "load",
+              "network",
+              "config",
+              "facts",
+              "check",
+              "edit",
+              "still",
+              "change",
+              "handover")
           .whereLayer("address")
           .mayOnlyAccessLayers("value")
           .whereLayer("catalog")
@@ -94,7 +106,7 @@ class ArchitectureTest {
           .whereLayer("config")
           .mayOnlyAccessLayers("value", "address", "catalog", "display", "resolve")
           .whereLayer("sheet")
-          .mayOnlyAccessLayers("address", "catalog", "display", "config")
+          .mayOnlyAccessLayers("value", "address", "catalog", "display", "resolve", "config")
           .whereLayer("change")
           .mayOnlyAccessLayers(
               "value", "address", "catalog", "display", "resolve", "config", "sheet")

@@ -5,6 +5,7 @@ import hamper.check.Finding;
 import hamper.check.Severity;
 import hamper.edit.Edit;
 import hamper.facts.Facts;
+import hamper.handover.Season;
 import hamper.value.RefusedException;
 import java.util.HashSet;
 import java.util.List;
@@ -12,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Remedies of findings. Each is tried on the plan first: what does not clear its finding, or brings
@@ -87,29 +89,44 @@ public final class Remedies {
           Map.entry("multicast-floods", List.of(NETWORK)),
           Map.entry("multicast-unknown", List.of(NETWORK)));
 
-  private Remedies() {}
+  private final Season season;
+
+  private Remedies(Season season) {
+    this.season = season;
+  }
 
   /** Codes of the checks that any remedy is known for. */
   public static Set<String> codes() {
-    return BY_CODE.keySet();
+    Set<String> codes = new HashSet<>(BY_CODE.keySet());
+    codes.add(GivenStarts.CODE);
+    return codes;
   }
 
   /** Edits that clear the finding and bring no new fault, each different from the others. */
   public static List<Edit> of(Facts facts, Finding finding) {
-    Set<String> faults = faults(facts);
-    return BY_CODE.getOrDefault(finding.code(), List.of()).stream()
-        .flatMap(
-            adviser ->
-                adviser
-                    .think(facts, finding)
-                    .distinct()
-                    .filter(edit -> helps(facts, faults, finding, edit))
-                    .limit(adviser.most()))
-        .distinct()
-        .toList();
+    return of(facts, Season.NONE, finding);
   }
 
-  private static boolean helps(Facts facts, Set<String> faults, Finding finding, Edit edit) {
+  /** With what is known beside the plan. */
+  public static List<Edit> of(Facts facts, Season season, Finding finding) {
+    Remedies remedies = new Remedies(season);
+    Set<String> faults = remedies.faults(facts);
+    Stream<Edit> given =
+        GivenStarts.think(facts, season, finding)
+            .filter(edit -> remedies.helps(facts, faults, finding, edit));
+    Stream<Edit> others =
+        BY_CODE.getOrDefault(finding.code(), List.of()).stream()
+            .flatMap(
+                adviser ->
+                    adviser
+                        .think(facts, finding)
+                        .distinct()
+                        .filter(edit -> remedies.helps(facts, faults, finding, edit))
+                        .limit(adviser.most()));
+    return Stream.concat(given, others).distinct().toList();
+  }
+
+  private boolean helps(Facts facts, Set<String> faults, Finding finding, Edit edit) {
     return tried(facts, edit)
         .filter(after -> !known(after).contains(key(finding)))
         .filter(after -> faults.containsAll(faults(after)))
@@ -124,15 +141,15 @@ public final class Remedies {
     }
   }
 
-  private static Set<String> faults(Facts facts) {
-    return Checks.all(facts).stream()
+  private Set<String> faults(Facts facts) {
+    return Checks.all(facts, season).stream()
         .filter(finding -> finding.severity() == Severity.FAULT)
         .map(Remedies::key)
         .collect(Collectors.toCollection(HashSet::new));
   }
 
-  private static Set<String> known(Facts facts) {
-    return Checks.all(facts).stream().map(Remedies::key).collect(Collectors.toSet());
+  private Set<String> known(Facts facts) {
+    return Checks.all(facts, season).stream().map(Remedies::key).collect(Collectors.toSet());
   }
 
   /** The same mistake with other numbers is still the same mistake. */

@@ -44,7 +44,13 @@ import java.util.stream.Collectors;
  */
 public final class Rescue {
   /** Ports of neighbours that are tried for each run, the nearest first. */
-  private static final int MOST_PORTS = 12;
+  private static final int MOST_PORTS = 6;
+
+  /** How often what does not fit is taken off a model before it is given up. */
+  private static final int MOST_ROUNDS = 6;
+
+  /** Models that are tried, those with the most ports in common first. */
+  private static final int MOST_MODELS = 6;
 
   private final Facts facts;
   private final Plan plan;
@@ -131,11 +137,32 @@ public final class Rescue {
     return plan.catalog().models().stream()
         .filter(model -> !model.hostOnly() && !model.id().equals(dead.model()))
         .filter(this::hasKinds)
+        .sorted(Comparator.comparingInt(this::portsShort))
+        .limit(MOST_MODELS)
         .flatMap(model -> exchanged(model).stream())
         .min(
             Comparator.<RescueAnswer>comparingInt(answer -> weight(answer.dark()))
                 .thenComparingInt(answer -> answer.senders().size())
                 .thenComparing(RescueAnswer::title));
+  }
+
+  /** How many of its runs a model has no port for at most. */
+  private int portsShort(DeviceModel model) {
+    return hung.stream()
+        .map(run -> run.run().kind())
+        .distinct()
+        .mapToInt(
+            kind -> {
+              long wanted = hung.stream().filter(run -> run.run().kind() == kind).count();
+              int ports =
+                  model.portsOf(kind).stream()
+                      .flatMap(group -> group.modes().stream())
+                      .mapToInt(mode -> mode.ports())
+                      .max()
+                      .orElse(0);
+              return (int) Math.max(0, wanted - ports);
+            })
+        .sum();
   }
 
   private boolean hasKinds(DeviceModel model) {
@@ -155,8 +182,7 @@ public final class Rescue {
     String title = "%s is replaced by another model".formatted(dead.tag());
     List<Edit> edits = new ArrayList<>();
     edits.add(new ExchangeController(dead.id(), model.id()));
-    int most = hung.stream().mapToInt(run -> run.legs().size()).sum();
-    for (int round = 0; round <= most; round++) {
+    for (int round = 0; round < MOST_ROUNDS; round++) {
       Optional<Tried> tried = tried(edits, title);
       if (tried.isEmpty()) {
         return Optional.empty();
@@ -166,30 +192,31 @@ public final class Rescue {
         return Optional.of(
             answer(Way.OTHER_MODEL, "A %s in its place".formatted(model.title()), tried.get()));
       }
-      Optional<String> least = leastMissed(found, tried.get().after().plan());
-      if (least.isEmpty()) {
+      List<String> off = new ArrayList<>();
+      for (Finding finding : found) {
+        leastMissed(finding, tried.get().after().plan()).ifPresent(off::add);
+      }
+      if (off.isEmpty()) {
         return Optional.empty();
       }
-      edits.add(new UnpatchPieces(List.of(least.get())));
+      edits.add(new UnpatchPieces(off.stream().distinct().toList()));
     }
     return Optional.empty();
   }
 
-  /** Of the pieces that new faults are about, the one that is missed the least. */
-  private Optional<String> leastMissed(List<Finding> found, Plan after) {
+  /** Of the pieces that a new fault is about, the one that is missed the least. */
+  private Optional<String> leastMissed(Finding finding, Plan after) {
     Set<String> pieces = new LinkedHashSet<>();
-    for (Finding finding : found) {
-      finding
-          .subjects()
-          .forEach(
-              subject -> {
-                subject.piece().filter(id -> after.leg(id).isPresent()).ifPresent(pieces::add);
-                subject
-                    .port()
-                    .flatMap(after::run)
-                    .ifPresent(run -> run.legs().forEach(leg -> pieces.add(leg.at().piece().id())));
-              });
-    }
+    finding
+        .subjects()
+        .forEach(
+            subject -> {
+              subject.piece().filter(id -> after.leg(id).isPresent()).ifPresent(pieces::add);
+              subject
+                  .port()
+                  .flatMap(after::run)
+                  .ifPresent(run -> run.legs().forEach(leg -> pieces.add(leg.at().piece().id())));
+            });
     return pieces.stream()
         .filter(id -> after.leg(id).isPresent() && hungHere(id))
         .max(Comparator.comparingInt(id -> rank(plan.existingPiece(id))));

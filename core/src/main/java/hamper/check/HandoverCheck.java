@@ -326,7 +326,9 @@ final class HandoverCheck implements Check {
             AddressAt.of(frozen.side().plan(), frozen.side().resolution()),
             AddressAt.of(facts.plan(), facts.resolution()));
     Map<String, String> props = new LinkedHashMap<>();
-    moved.forEach(one -> props.putIfAbsent(one.is().prop(), one.is().name()));
+    moved.stream()
+        .filter(MovedAddress::startMoved)
+        .forEach(one -> props.putIfAbsent(one.is().prop(), one.is().name()));
     if (!props.isEmpty()) {
       out.accept(
           check.finding(

@@ -97,7 +97,10 @@ public record ControllerHandover(
         handed.serial(),
         handed.last().why(),
         differs,
-        MovedAddress.between(handed.addresses(), addresses).size());
+        (int)
+            MovedAddress.between(handed.addresses(), addresses).stream()
+                .filter(MovedAddress::startMoved)
+                .count());
   }
 
   private static HandoverState state(Handed handed, boolean differs) {

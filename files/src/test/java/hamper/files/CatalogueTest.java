@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hamper.address.Protocol;
+import hamper.address.Transport;
 import hamper.catalog.Catalog;
 import hamper.catalog.DeviceModel;
 import hamper.catalog.PieceModel;
@@ -11,9 +12,12 @@ import hamper.catalog.PixelType;
 import hamper.catalog.PortKind;
 import hamper.display.SerialDimmer;
 import java.nio.charset.StandardCharsets;
+import java.util.Comparator;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
 
 /** The limits a planner trusts are the ones that the makers state. */
 class CatalogueTest {
@@ -108,5 +112,19 @@ class CatalogueTest {
     assertThatThrownBy(() -> CatalogueFiles.read(json.getBytes(StandardCharsets.UTF_8)))
         .hasMessageContaining("models[0].ports[0].modes")
         .hasMessageContaining("models[0].dialect.style: \"SHOUTING\"");
+  }
+
+  /** Or stand-ins would not know it again after a start, and lose what they were given. */
+  @Test
+  void anEntryIsWrittenTheSameInEveryRun() {
+    for (DeviceModel model : CatalogueFiles.shipped().models()) {
+      for (JsonNode support : CatalogueFiles.entry(model).path("protocols")) {
+        List<String> transports =
+            support.path("transports").valueStream().map(JsonNode::asString).toList();
+        assertThat(transports).isSortedAccordingTo(Comparator.comparing(Transport::valueOf));
+        assertThat(support.path("universeSizes").valueStream().map(JsonNode::asInt).toList())
+            .isSorted();
+      }
+    }
   }
 }

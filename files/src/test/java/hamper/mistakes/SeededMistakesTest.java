@@ -3,6 +3,7 @@ package hamper.mistakes;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.advise.Remedies;
+import hamper.check.Area;
 import hamper.check.Check;
 import hamper.check.Checks;
 import hamper.check.Finding;
@@ -54,8 +55,23 @@ class SeededMistakesTest {
     all().forEach(mistake -> codes.add(mistake.code()));
     assertThat(codes)
         .containsExactlyElementsOf(
-            new TreeSet<>(Checks.ALL.stream().map(Check::page).map(page -> page.code()).toList()));
-    assertThat(codes).containsAll(Remedies.codes());
+            new TreeSet<>(
+                Checks.ALL.stream()
+                    .map(Check::page)
+                    // what is known beside the plan: HandoverMistakesTest
+                    .filter(page -> page.area() != Area.HANDOVER)
+                    .map(page -> page.code())
+                    .toList()));
+    assertThat(codes).containsAll(remediesOfPlans());
+  }
+
+  private static Set<String> remediesOfPlans() {
+    Set<String> codes = new TreeSet<>(Remedies.codes());
+    Checks.ALL.stream()
+        .map(Check::page)
+        .filter(page -> page.area() == Area.HANDOVER)
+        .forEach(page -> codes.remove(page.code()));
+    return codes;
   }
 
   @TestFactory

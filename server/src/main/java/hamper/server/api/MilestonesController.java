@@ -83,7 +83,8 @@ class MilestonesController {
    * @param places that it takes
    * @param start where it was addressed
    */
-  record ShadowLeg(String written, String piece, String title, int from, int places, String start) {}
+  record ShadowLeg(
+      String written, String piece, String title, int from, int places, String start) {}
 
   @GetMapping
   @Operation(summary = "All milestones, oldest first")

@@ -42,7 +42,7 @@ class RemediesController {
     return Checks.all(facts, standing.season()).stream()
         .filter(one -> one.identity().equals(request.identity()))
         .findFirst()
-        .map(finding -> Remedies.of(facts, finding))
+        .map(finding -> Remedies.of(facts, standing.season(), finding))
         .orElse(List.of())
         .stream()
         .map(edit -> new RemedyView(edit, Deltas.preview(standing, edit)))

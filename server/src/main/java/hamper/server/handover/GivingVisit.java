@@ -145,7 +145,8 @@ final class GivingVisit {
       }
       return new Ended(GivingStep.Progress.UNCHANGED, "it has what it was given");
     }
-    if (request.readBack() && given.isEmpty() && outcome.has().isEmpty()) {
+    boolean asBefore = known.isEmpty() || known.get().last().kind() == Kind.REPLACED;
+    if (request.readBack() && asBefore && outcome.has().isEmpty()) {
       return new Ended(GivingStep.Progress.DIFFERENT, outcome.why());
     }
     note.add(outcome, Kind.DIFFERENT, has.orElse(null));

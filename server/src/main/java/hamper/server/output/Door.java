@@ -4,6 +4,7 @@ import hamper.standin.Place;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.net.ConnectException;
 import java.net.ProxySelector;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -84,17 +85,25 @@ public final class Door {
     } catch (TimeoutException e) {
       throw new HttpTimeoutException("no whole answer in " + PATIENCE.toSeconds() + " s");
     } catch (ExecutionException e) {
-      Throwable cause =
-          e.getCause() instanceof UncheckedIOException of ? of.getCause() : e.getCause();
-      throw cause instanceof IOException failed
-          ? failed
-          : new IOException(cause.getMessage(), cause);
+      throw failed(e.getCause() instanceof UncheckedIOException of ? of.getCause() : e.getCause());
     } finally {
       if (!answer.isDone()) {
         head.thenAccept(Door::close);
         head.cancel(true);
       }
     }
+  }
+
+  /** The same, thrown from here. */
+  private static IOException failed(Throwable cause) {
+    IOException told =
+        cause instanceof ConnectException
+            ? new ConnectException(cause.getMessage())
+            : cause instanceof HttpTimeoutException
+                ? new HttpTimeoutException(cause.getMessage())
+                : new IOException(cause.getMessage());
+    told.initCause(cause);
+    return told;
   }
 
   private static Answer read(HttpResponse<InputStream> answer) {

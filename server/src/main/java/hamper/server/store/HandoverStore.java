@@ -222,6 +222,7 @@ public final class HandoverStore {
                 .param("display", display)
                 .param("controller", controller)
                 .query((row, n) -> Map.entry(row.getString(1), row.getString(2)))
+                .list()
                 .stream()
                 .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)));
   }
