@@ -32,7 +32,7 @@ const all = ref<HandoverView>()
 const chosen = ref<string[]>([])
 
 watch(
-  () => [display.view?.id, display.view?.version, handover.now],
+  [() => display.view?.id, () => display.view?.version, () => handover.now],
   async () => {
     const id = display.view!.id
     const answer = await api.handover(id).catch(() => undefined)

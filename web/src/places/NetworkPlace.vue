@@ -171,7 +171,7 @@ void api.machineAdapters().then(
 const handover = ref<HandoverView>()
 const askHandover = latestOf<HandoverView>((answer) => (handover.value = answer))
 watch(
-  () => [display.view!.id, display.view!.version],
+  [() => display.view!.id, () => display.view!.version],
   () => void askHandover(() => api.handover(display.view!.id)),
   { immediate: true },
 )

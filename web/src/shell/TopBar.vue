@@ -137,7 +137,7 @@ async function settle() {
         variant="outlined"
         color="warning"
         :to="{ name: 'handover', params: { display: display.view.id } }"
-        :aria-label="`${counted(handover.stale, 'controller is', 'controllers are')} stale`"
+        :title="`${counted(handover.stale, 'controller has', 'controllers have')} to be given anew`"
         data-test="stale-pill"
         >◐ {{ handover.stale }} stale</v-btn
       >

@@ -32,6 +32,8 @@ export interface Said {
   canUndo: boolean
 }
 
+const asText = (what: unknown) => JSON.stringify(what)
+
 /** The narrowest thing that a finding is about, as a key. */
 export function wrongKey(subject: Subject): string | undefined {
   if (subject.piece) {
@@ -341,8 +343,13 @@ export const useDisplay = defineStore('display', () => {
 
   /** What is wrong, as it was asked for anew; of another version it counts for nothing. */
   function takeFindings(version: number, findings: Finding[], accepted: Taken[]) {
-    if (view.value?.version === version) {
-      view.value = { ...view.value, findings, accepted }
+    const now = view.value
+    // where nothing is other than it was, nothing is drawn anew
+    if (
+      now?.version === version &&
+      asText([now.findings, now.accepted]) !== asText([findings, accepted])
+    ) {
+      view.value = { ...now, findings, accepted }
     }
   }
 

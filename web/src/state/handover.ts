@@ -25,7 +25,7 @@ export const useHandover = defineStore('handover', () => {
     display.takeFindings(answer.version, answer.findings, answer.accepted)
   }
   watch(
-    () => [display.view?.id, display.view?.version, display.besides],
+    [() => display.view?.id, () => display.view?.version, () => display.besides],
     ([id], before) => {
       if (id !== before?.[0]) {
         now.value = undefined

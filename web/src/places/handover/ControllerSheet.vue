@@ -42,11 +42,7 @@ watch(
   },
   { immediate: true },
 )
-watch(
-  () => [id.value, display.view?.version, handover.now],
-  () => void look(),
-  { immediate: true },
-)
+watch([id, () => display.view?.version, () => handover.now], () => void look(), { immediate: true })
 
 const cells = computed(() => (sheet.value ? typedCells(sheet.value.sheet) : []))
 const isTicked = (cell: SheetCell) => sheet.value?.typed[cell.key] === cell.value

@@ -16,7 +16,7 @@ const prop = ref('')
 const then = ref<Then>()
 
 watch(
-  () => [display.view!.id, display.view!.version, controller.value, prop.value],
+  [() => display.view!.id, () => display.view!.version, controller, prop],
   async () => {
     const query = {
       ...(controller.value && { controller: controller.value }),

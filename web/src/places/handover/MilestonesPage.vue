@@ -25,9 +25,9 @@ async function look() {
     from.value = all.value.at(-1)?.id ?? ''
   }
 }
-watch(() => [display.view!.id, display.besides], look, { immediate: true })
+watch([() => display.view!.id, () => display.besides], look, { immediate: true })
 watch(
-  () => [display.view!.id, display.view!.version, from.value, to.value],
+  [() => display.view!.id, () => display.view!.version, from, to],
   async () => {
     const [a, b] = [from.value, to.value]
     const answer = a ? await display.attempt(() => api.compare(display.view!.id, a, b)) : undefined

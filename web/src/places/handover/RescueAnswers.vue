@@ -15,7 +15,7 @@ const handover = useHandover()
 const answers = ref<RescueView[]>()
 const MOST = 8
 watch(
-  () => [props.controller, display.view!.version],
+  [() => props.controller, () => display.view!.version],
   async () => {
     answers.value = undefined
     answers.value = await display.attempt(() => api.rescue(display.view!.id, props.controller))

@@ -39,8 +39,7 @@ class ScreenshotsTest extends DemoCase {
     }
     page.getByTestId("view-power").click();
     shoot("loads-supplies");
-    window.go("Handover");
-    shoot("handover");
+    throughTheSeason();
     page.getByTestId("go-proof").click();
     page.getByTestId("start-proof").click();
     page.getByTestId("verdict").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
@@ -59,5 +58,28 @@ class ScreenshotsTest extends DemoCase {
     page.getByTestId("findings-pill").click();
     under("K1-5", "k1|PIXEL|5");
     shoot("patch-dark");
+  }
+
+  /** Given, a milestone set, and a rail that grew since. */
+  private void throughTheSeason() {
+    window.go("Handover");
+    page.getByTestId("give-open").click();
+    page.getByTestId("seen-K1").click();
+    page.locator("[data-row='k1'] [data-state=GIVEN]").waitFor();
+    page.getByTestId("go-milestones").click();
+    page.getByTestId("milestone-name").fill("Opening night");
+    page.getByTestId("milestone-name").press("Enter");
+    window.find("Gangway rail");
+    Locator pixels = page.getByLabel("Pixels of section 1");
+    pixels.fill("90");
+    window.acknowledged(() -> pixels.press("Enter"));
+    window.go("Handover");
+    page.locator("[data-row='k1'] button").click();
+    page.getByTestId("start-ribbons").waitFor();
+    shoot("handover");
+    page.getByTestId("go-milestones").click();
+    page.getByTestId("comparison").waitFor();
+    shoot("milestones");
+    window.undo();
   }
 }

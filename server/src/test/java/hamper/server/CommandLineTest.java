@@ -66,6 +66,35 @@ class CommandLineTest {
   }
 
   @Test
+  void diffSaysWhatDiffersBetweenFilesOrSinceAMilestone() throws IOException {
+    String demo = Files.readString(Path.of(DEMO));
+    String grown = demo.replaceFirst("(?s)(\"gangway-rail-1\".*?\"pixels\"\\s*:\\s*)85", "$190");
+    assertThat(grown).isNotEqualTo(demo);
+    Path later = Files.writeString(folder.resolve("later.hamper.json"), grown);
+    Ran ran = run("diff", DEMO, later.toString());
+    assertThat(ran.code()).isEqualTo(1);
+    assertThat(ran.out())
+        .contains("Gangway rail: changed")
+        .contains("K1: Port 4: 210 → 215 pixels")
+        .contains("K1-7 7:22 → K1-7 7:37");
+    assertThat(run("diff", DEMO, DEMO).code()).isZero();
+    assertThat(run("diff", DEMO, DEMO).out()).isEmpty();
+    JsonNode json =
+        Json.MAPPER.readTree(run("diff", DEMO, later.toString(), "--format", "json").out());
+    assertThat(json.get("format").asString()).isEqualTo("hamper-comparison");
+    assertThat(json.get("told").get(0).get("tag").asString()).isEqualTo("K1");
+
+    String old = "../files/src/test/resources/display-files/version-3.hamper.json";
+    Ran since = run("diff", old, "--milestone", "Opening night");
+    assertThat(since.code()).isEqualTo(1);
+    assertThat(since.out()).contains("name of the display");
+    Ran none = run("diff", old, "--milestone", "Closing night");
+    assertThat(none.code()).isEqualTo(2);
+    assertThat(none.err()).contains("Opening night").hasLineCount(1);
+    assertThat(run("diff", DEMO).code()).isEqualTo(2);
+  }
+
+  @Test
   void unusableInputExitsWithTwoAndOneSentence() throws IOException {
     Path broken = Files.writeString(folder.resolve("broken.json"), "{\"format\": ");
     for (String command : new String[] {"check", "addresses"}) {

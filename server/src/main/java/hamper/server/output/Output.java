@@ -1,7 +1,6 @@
 package hamper.server.output;
 
 import hamper.facts.Facts;
-import hamper.send.FrameLayouts;
 import hamper.send.Targets;
 import hamper.server.live.Displays;
 import hamper.server.live.LiveDisplay;
@@ -95,7 +94,10 @@ public final class Output {
     followers.forEach(follower -> follower.accept(state));
   }
 
-  /** Starts the stand-ins of all displays, and tells each what is planned; live it does nothing. */
+  /**
+   * Starts the stand-ins of all displays, out of their boxes: what each is told it is handed, or
+   * told with the first light. Live it does nothing.
+   */
   public void seatAll() {
     if (!(ground instanceof StandInGround)) {
       return;
@@ -103,7 +105,7 @@ public final class Output {
     for (DisplayStore.Listed one : displays.list()) {
       try {
         Facts facts = displays.get(one.id()).look().facts();
-        ground.prepare(one.id(), facts, FrameLayouts.of(facts));
+        ground.doors(one.id(), facts);
       } catch (IOException | RuntimeException e) {
         LOG.warn("The stand-ins of {} did not start", one.name(), e);
       } catch (InterruptedException e) {
