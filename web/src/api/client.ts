@@ -146,6 +146,20 @@ export const api = {
         ofController(id, controller),
       ),
     ),
+  device: (id: string, controller: string) =>
+    answer(
+      client.GET(
+        '/api/displays/{id}/handover/controllers/{controller}/device',
+        ofController(id, controller),
+      ),
+    ),
+  takeOver: (id: string, controller: string, version: number, keys: string[]) =>
+    answer(
+      client.POST('/api/displays/{id}/handover/controllers/{controller}/taking', {
+        ...ofController(id, controller),
+        body: { version, keys },
+      }),
+    ),
   rescue: (id: string, controller: string) =>
     answer(client.POST('/api/displays/{id}/rescue/{controller}', ofController(id, controller))),
   milestones: (id: string) => answer(client.GET('/api/displays/{id}/milestones', of(id))),

@@ -327,6 +327,9 @@ export const useDisplay = defineStore('display', () => {
   /** Goes back to a milestone, as one step. */
   const restore = (milestone: string) =>
     act((id, version) => api.restore(id, version, milestone), true)
+  /** Takes parts of what a device has, as it was looked at with a version. */
+  const takeOver = (controller: string, lookedAt: number, keys: string[]) =>
+    act((id) => api.takeOver(id, controller, lookedAt, keys), true)
   const addToCatalogue = (file: File) =>
     act((id, version) => api.addToCatalogue(id, version, file), true)
 
@@ -391,6 +394,7 @@ export const useDisplay = defineStore('display', () => {
     addRows,
     addToCatalogue,
     restore,
+    takeOver,
     set,
     setController,
     zoneName,

@@ -10,6 +10,7 @@ import { useHandover } from '../../state/handover'
 import RescueAnswers from './RescueAnswers.vue'
 import SettingSheetView from './SettingSheetView.vue'
 import StartRibbons from './StartRibbons.vue'
+import TakeOverPanel from './TakeOverPanel.vue'
 import { pasted, typedCells } from './sheetLines'
 
 /** One controller: how it stands, what differs, its sheet, and every way to hand it over. */
@@ -20,6 +21,7 @@ const handover = useHandover()
 const sheet = ref<HandoverSheet>()
 const byHand = ref(false)
 const dead = ref(false)
+const looksAtIt = ref(false)
 const shown = ref<Record<string, string>>({})
 const compared = ref<HandComparison>()
 const id = computed(() => props.entry.state.controller)
@@ -39,6 +41,7 @@ watch(
     compared.value = undefined
     byHand.value = false
     dead.value = false
+    looksAtIt.value = false
   },
   { immediate: true },
 )
@@ -139,6 +142,9 @@ async function carried() {
           data-test="download-configuration"
           >Document</v-btn
         >
+        <v-btn :aria-pressed="looksAtIt" data-test="what-it-has" @click="looksAtIt = !looksAtIt"
+          >What it has</v-btn
+        >
         <v-btn :aria-pressed="dead" data-test="dead" @click="dead = !dead">It is dead</v-btn>
         <v-btn v-if="takesCard" :prepend-icon="mdiCardOutline" @click="carried"
           >Card is in {{ entry.state.tag }}</v-btn
@@ -146,6 +152,12 @@ async function carried() {
       </div>
     </header>
 
+    <TakeOverPanel
+      v-if="looksAtIt"
+      :controller="id"
+      :tag="entry.state.tag"
+      @done="looksAtIt = false"
+    />
     <RescueAnswers v-if="dead" :controller="id" :tag="entry.state.tag" @done="dead = false" />
     <p class="stands" :class="STATES[entry.state.state].tone" role="status" data-test="stands">
       <span aria-hidden="true">{{ STATES[entry.state.state].sign }}</span>

@@ -112,7 +112,8 @@ class ArchitectureTest {
               "value", "address", "catalog", "display", "resolve", "config", "sheet")
           .whereLayer("handover")
           .mayOnlyAccessLayers(
-              "value", "catalog", "display", "resolve", "config", "facts", "sheet", "change")
+              "value", "address", "catalog", "display", "resolve", "config", "facts", "sheet",
+              "change", "edit")
           .whereLayer("facts")
           .mayOnlyAccessLayers("display", "resolve", "load", "network", "config")
           .whereLayer("check")

@@ -102,6 +102,19 @@ public record ToldDifference(List<Changed> changes) {
     return rows;
   }
 
+  /** Apart for each output, such as "PIXEL 5", and for the device with its inputs: "device". */
+  public Map<String, ToldDifference> byPart() {
+    Map<String, List<Changed>> parts = new LinkedHashMap<>();
+    for (Changed change : changes) {
+      String part =
+          change.port().map(at -> "%s %d".formatted(at.kind(), at.port())).orElse("device");
+      parts.computeIfAbsent(part, key -> new ArrayList<>()).add(change);
+    }
+    Map<String, ToldDifference> differences = new LinkedHashMap<>();
+    parts.forEach((part, all) -> differences.put(part, new ToldDifference(all)));
+    return differences;
+  }
+
   public boolean isNone() {
     return changes.isEmpty();
   }

@@ -149,8 +149,23 @@ class HandoverTest extends DemoCase {
         .as("nothing is noted where nothing changed")
         .isEqualTo(before);
 
+    whatADeviceHasIsTakenOver();
     milestonesAreComparedAndGoneBackTo();
     aDeadControllerIsRescuedInOneStep();
+  }
+
+  private void whatADeviceHasIsTakenOver() {
+    pixels("gangway-rail-1", 50);
+    has("k1", "STALE");
+    page.getByTestId("what-it-has").click();
+    Locator panel = page.getByTestId("take-over");
+    assertThat(panel).containsText("Port 4: 175 → 215 pixels");
+    panel.getByLabel("Take K1 port 4").check();
+    window.acknowledged(() -> page.getByTestId("take").click());
+    assertThat(panel).hasCount(0);
+    window.undo();
+    window.undo();
+    has("k1", "GIVEN");
   }
 
   private void milestonesAreComparedAndGoneBackTo() {

@@ -243,4 +243,41 @@ class GivingApiTest extends ApiCase {
     assertThat(show.get("version").asInt()).isEqualTo(version() - 1);
     assertThat(show.get("differs")).isNotEmpty();
   }
+
+  @Test
+  void whatADeviceHasIsSeenBesideThePlanAndTakenOver() throws Exception {
+    String at = path("/handover/controllers/" + idOf("K1"));
+    var nothing = server.get(at + "/device");
+    assertThat(nothing.status()).isEqualTo(409);
+    assertThat(nothing.body().get("detail").asString()).contains("no configuration");
+    String seen = ",\"controllers\":[\"%1$s\"],\"faultsSeen\":[\"%1$s\"]".formatted(idOf("K1"));
+    give("CHOSEN", seen);
+    // the plan moves on: a string goes, another is shorter; the device still has both
+    String first = firstLeg("K1").get("piece").asString();
+    edit("{\"type\":\"UnpatchPieces\",\"pieces\":[\"%s\"]}".formatted(first));
+    edit(
+        "{\"type\":\"SetSections\",\"sections\":[{\"piece\":\"gangway-rail-1\",\"index\":0}],\"set\":{\"pixels\":60}}");
+    JsonNode parts = server.get(at + "/device").body().get("parts");
+    StringBuilder keys = new StringBuilder();
+    int unplanned = 0;
+    for (JsonNode part : parts) {
+      unplanned += part.get("planned").asBoolean() ? 0 : 1;
+      keys.append(keys.isEmpty() ? "" : ",")
+          .append('"')
+          .append(part.get("key").asString())
+          .append('"');
+    }
+    assertThat(unplanned).isEqualTo(1);
+    assertThat(parts.toString()).contains("185 → 210 pixels");
+    var taken =
+        server.post(at + "/taking", "{\"version\":%d,\"keys\":[%s]}".formatted(version(), keys));
+    assertThat(taken.status()).as(taken.text()).isEqualTo(200);
+    assertThat(state("K1")).as("the plan tells it what it has").isEqualTo("GIVEN");
+    assertThat(whole().get("props").toString()).contains("K1 port 1");
+    for (JsonNode part : server.get(at + "/device").body().get("parts")) {
+      assertThat(part.get("lines")).isEmpty();
+    }
+    undo();
+    assertThat(state("K1")).isEqualTo("STALE");
+  }
 }

@@ -61,6 +61,8 @@ class ApiSchemas implements OpenApiCustomizer {
           GivingController.HandComparison.class,
           GivingController.TypedCells.class,
           GivingRun.class,
+          TakingController.DeviceView.class,
+          TakingController.TakeRequest.class,
           RescueController.RescueView.class,
           LogController.LogPage.class,
           LogController.Then.class,

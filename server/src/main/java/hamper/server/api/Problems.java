@@ -2,6 +2,7 @@ package hamper.server.api;
 
 import hamper.files.BadFileException;
 import hamper.files.Refusals;
+import hamper.server.handover.DeviceReader;
 import hamper.server.live.NoSuchDisplayException;
 import hamper.server.live.StaleVersionException;
 import hamper.server.live.StartsMoveException;
@@ -108,6 +109,11 @@ class Problems {
     ProblemDetail problem = problem(HttpStatus.CONFLICT, "The show is on", e.getMessage());
     problem.setProperty("showIsOn", true);
     return problem;
+  }
+
+  @ExceptionHandler
+  ProblemDetail unread(DeviceReader.UnreadException e) {
+    return problem(HttpStatus.CONFLICT, "The device cannot be read", e.getMessage());
   }
 
   @ExceptionHandler
