@@ -34,6 +34,14 @@ const pixels = computed(() => {
   return all
 })
 
+/** Where the show is built on another version than the yard is at. */
+const showLags = computed(() => {
+  const show = handover.now?.show
+  return show?.version !== undefined && show.differs.length > 0
+    ? `the show is built on version ${show.version}, the yard is at ${display.view!.version}`
+    : false
+})
+
 /** What is left in each step of the work, in its order; each leads to where it is done. */
 const steps = computed(() => {
   const hosts = controllers.value.length - driving.value.length
@@ -86,12 +94,13 @@ const steps = computed(() => {
     {
       title: 'Handover',
       to: 'handover',
-      done: handover.begun && handover.open === 0,
+      done: handover.begun && handover.open === 0 && !showLags.value,
       text: list(
         !handover.begun && 'nothing is given yet',
         handover.begun &&
           `${driving.value.length - handover.open} of ${driving.value.length} given`,
         handover.stale > 0 && `${handover.stale} stale`,
+        showLags.value,
       ),
     },
     {

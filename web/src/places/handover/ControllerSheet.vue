@@ -142,6 +142,7 @@ async function carried() {
           data-test="download-configuration"
           >Document</v-btn
         >
+        <v-btn :prepend-icon="mdiDownload" :href="`${base}/sheets/${id}.txt`" download>Sheet</v-btn>
         <v-btn :aria-pressed="looksAtIt" data-test="what-it-has" @click="looksAtIt = !looksAtIt"
           >What it has</v-btn
         >

@@ -2,7 +2,7 @@
 import { mdiContentCopy, mdiDownload } from '@mdi/js'
 import { computed } from 'vue'
 import { api } from '../../api/client'
-import type { HandedList, MovedAddress, SendLine } from '../../api/types'
+import type { AddressAt, HandedList, MovedAddress, SendLine } from '../../api/types'
 import { moment } from '../../parts/handoverWords'
 import { counted } from '../../parts/words'
 import { useDisplay } from '../../state/display'
@@ -32,6 +32,8 @@ const stands = computed(() => {
     ? `${ago}. The yard is at version ${display.view!.version}: ${counted(differs.length, 'line differs', 'lines differ')}.`
     : `${ago}. Nothing has changed of it since.`
 })
+const place = (at: AddressAt) =>
+  `${at.written} ${at.start ? `${at.start.universe}:${at.start.channel}` : `channel ${at.own}`}`
 async function confirm() {
   await display.attempt(() => api.handList(display.view!.id, props.list.source))
   display.said = {
@@ -100,6 +102,16 @@ async function copy() {
         Every prop with its first and last address, how its pixels run, groups, walls and limits,
         and what moved since the version that they have. The file says of which version it is.
       </p>
+      <template v-if="moved.length">
+        <h3>Elsewhere than when their controllers were given</h3>
+        <ul class="moved">
+          <li v-for="one in moved.slice(0, 200)" :key="`${one.is.piece} ${one.is.section}`">
+            <strong>{{ one.is.title }}</strong>
+            <span v-if="one.is.section > 1" class="quiet"> section {{ one.is.section }}</span>
+            <span class="mono"> {{ place(one.was) }} → {{ place(one.is) }}</span>
+          </li>
+        </ul>
+      </template>
     </template>
     <SendListTable v-else :lines="own" />
   </section>
@@ -117,6 +129,14 @@ async function copy() {
 }
 p {
   padding: 4px 0 10px;
+}
+h3 {
+  font-size: 13px;
+  font-weight: 600;
+}
+.moved {
+  list-style: none;
+  font-size: 13px;
 }
 .lead {
   max-width: 66ch;

@@ -14,6 +14,8 @@ const display = useDisplay()
 const handover = useHandover()
 const answers = ref<RescueView[]>()
 const MOST = 8
+/** Where a spare answers that still has its maker's address. */
+const at = ref('')
 watch(
   [() => props.controller, () => display.view!.version],
   async () => {
@@ -33,6 +35,7 @@ async function take(view: RescueView) {
       controllers: [props.controller],
       replaced: [props.controller],
       faultsSeen: [props.controller],
+      ...(at.value.trim() && { at: at.value.trim() }),
     })
   }
   emit('done')
@@ -49,6 +52,15 @@ const named = (all: string[]) =>
       <li v-for="view in answers" :key="view.answer.way">
         <div>
           <strong>{{ view.answer.title }}</strong>
+          <label v-if="view.answer.way === 'SPARE'"
+            >It answers at
+            <input
+              v-model="at"
+              class="mono"
+              placeholder="its planned address"
+              maxlength="15"
+              aria-label="Where the spare answers"
+          /></label>
           <p v-if="view.answer.recabled.length">
             Plug {{ counted(view.answer.recabled.length, 'piece') }} elsewhere:
             {{ named(view.answer.recabled.map((one) => `${one.title} ${one.from} → ${one.to}`)) }}
@@ -97,6 +109,10 @@ li {
   align-items: start;
   padding: 8px 0;
   border-top: 1px solid var(--line);
+}
+input {
+  border-bottom: 1px solid var(--line-strong);
+  width: 170px;
 }
 .dark {
   color: rgb(var(--v-theme-error));

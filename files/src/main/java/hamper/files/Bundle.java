@@ -1,8 +1,10 @@
 package hamper.files;
 
+import hamper.catalog.HandoverWay;
 import hamper.config.Configuration;
 import hamper.config.SendList;
 import hamper.facts.Facts;
+import hamper.sheet.SettingSheet;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -45,6 +47,14 @@ public final class Bundle {
       entry.put("model", one.model());
       entry.put("file", name);
       entry.put("fingerprint", ConfigurationFiles.fingerprint(one));
+      String sheet = "sheets/" + names.get(one.controller()).replace(".configuration.json", ".txt");
+      files.put(sheet, ConfigurationFiles.bytes(SheetFiles.text(SettingSheet.of(one), version)));
+      entry.put("sheet", sheet);
+      if (takesCard(facts, one)) {
+        String card = "cards/" + names.get(one.controller());
+        files.put(card, files.get(name));
+        entry.put("card", card);
+      }
     }
     ArrayNode units = manifest.putArray("cards");
     UnitFiles.all(facts.plan())
@@ -66,6 +76,14 @@ public final class Bundle {
     String listing =
         Json.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(manifest) + "\n";
     return zip(listing, files);
+  }
+
+  private static boolean takesCard(Facts facts, Configuration one) {
+    return facts
+        .plan()
+        .modelOf(facts.plan().existingController(one.controller()))
+        .handover()
+        .contains(HandoverWay.FILE_ON_CARD);
   }
 
   private static byte[] zip(String manifest, Map<String, byte[]> files) {

@@ -5,10 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import hamper.server.live.Displays;
 import hamper.server.output.Door;
 import hamper.server.output.Ground;
+import hamper.server.output.Seats;
+import hamper.standin.Clock;
 import hamper.standin.Place;
+import hamper.standin.Seat;
+import hamper.standin.StandIns;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -279,5 +284,34 @@ class GivingApiTest extends ApiCase {
     }
     undo();
     assertThat(state("K1")).isEqualTo("STALE");
+  }
+
+  @Test
+  void aSpareIsReachedAtTheAddressThatItsMakerGaveIt() throws Exception {
+    var facts = server.part(Displays.class).get(display).look().facts();
+    Seat seat =
+        Seats.of(facts).stream().filter(one -> one.controller().equals("k2")).findFirst().get();
+    try (StandIns box = StandIns.start(List.of(seat), Clock.system())) {
+      String at = box.places().get("k2").address();
+      String more =
+          ",\"controllers\":[\"k2\"],\"faultsSeen\":[\"k2\"],\"replaced\":[\"k2\"],\"at\":\"%s\"";
+      assertThat(steps(give("CHOSEN", more.formatted(at)))).containsEntry("K2", "GIVEN");
+      assertThat(door.get(box.places().get("k2"), "configuration").status()).isEqualTo(200);
+      assertThat(door.get(place("K2"), "configuration").status())
+          .as("the one at the planned address was not asked")
+          .isEqualTo(404);
+      var far =
+          server.post(
+              path("/handover/giving"),
+              GIVE.formatted("CHOSEN", false, more.formatted("203.0.113.9")));
+      assertThat(far.status()).isEqualTo(200);
+      for (int i = 0;
+          i < 200 && server.get(path("/handover/giving")).body().get("running").asBoolean();
+          i++) {
+        Thread.sleep(20);
+      }
+      assertThat(server.get(path("/handover/giving")).body().path("failed").asString(""))
+          .contains("127.0.0.0/8");
+    }
   }
 }

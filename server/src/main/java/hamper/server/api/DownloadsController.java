@@ -1,6 +1,7 @@
 package hamper.server.api;
 
 import hamper.config.Configuration;
+import hamper.config.Configurations;
 import hamper.config.SendList;
 import hamper.display.Plan;
 import hamper.facts.Facts;
@@ -10,12 +11,14 @@ import hamper.files.Bundle;
 import hamper.files.ComparisonFiles;
 import hamper.files.ConfigurationFiles;
 import hamper.files.DisplayFile;
+import hamper.files.SheetFiles;
 import hamper.files.ShowListFiles;
 import hamper.files.UnitFiles;
 import hamper.handover.ControllerHandover;
 import hamper.server.live.Displays;
 import hamper.server.live.NoSuchDisplayException;
 import hamper.server.store.MilestoneStore;
+import hamper.sheet.SettingSheet;
 import hamper.sheet.ShowList;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -65,6 +68,19 @@ class DownloadsController {
         ConfigurationFiles.fileNames(all).get(controller),
         MediaType.APPLICATION_JSON,
         ConfigurationFiles.bytes(ConfigurationFiles.json(configuration)));
+  }
+
+  @GetMapping("/sheets/{controller}.txt")
+  @Operation(summary = "A controller's setting sheet as plain text, to download")
+  ResponseEntity<byte[]> sheet(@PathVariable String id, @PathVariable String controller) {
+    var look = displays.get(id).look();
+    Facts facts = look.facts();
+    int index = HandoverController.indexOf(facts, controller);
+    Configuration told = Configurations.of(facts.plan(), facts.resolution(), index);
+    return download(
+        told.tag() + ".txt",
+        MediaType.TEXT_PLAIN,
+        ConfigurationFiles.bytes(SheetFiles.text(SettingSheet.of(told), look.version())));
   }
 
   @GetMapping("/units/{piece}")

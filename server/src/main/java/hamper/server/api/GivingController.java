@@ -97,6 +97,8 @@ class GivingController {
    * @param replaced ids of controllers that whatever unit answers takes the place of
    * @param readBack whether devices are only asked what they have
    * @param back whether they get what they were given before instead of what is planned
+   * @param at where the only one chosen answers, while it has not its planned address: a spare with
+   *     its maker's
    * @param inShowHours whether somebody knows that the show is on
    */
   record GiveRequest(
@@ -106,7 +108,8 @@ class GivingController {
       Optional<Set<String>> replaced,
       boolean readBack,
       boolean back,
-      boolean inShowHours) {
+      boolean inShowHours,
+      Optional<String> at) {
     GiveRequest {
       controllers = controllers.map(Set::copyOf);
       faultsSeen = faultsSeen.map(Set::copyOf);
@@ -172,6 +175,7 @@ class GivingController {
             request.replaced().orElse(Set.of()),
             request.readBack(),
             request.back(),
+            request.at(),
             Who.now()));
   }
 

@@ -76,17 +76,25 @@ class HandedLists {
               had.map(one -> SendDifference.lines(Json.MAPPER.readValue(one.content(), LINES), own))
                   .orElse(List.of())));
     }
-    List<AddressAt> addresses = AddressAt.of(facts.plan(), facts.resolution());
-    Optional<ListFact> had = Optional.ofNullable(given.get(SHOW));
-    lists.add(
-        list(
-            SHOW,
-            "whoever makes the show",
-            addresses.size(),
-            had,
-            had.map(one -> differs(Json.MAPPER.readValue(one.content(), ADDRESSES), addresses))
-                .orElse(List.of())));
+    lists.add(show(facts, Optional.ofNullable(given.get(SHOW))));
     return lists;
+  }
+
+  /** The list for whoever makes the show. */
+  HandedList show(String display, Facts facts) {
+    return show(
+        facts, store.lists(display).stream().filter(one -> one.source().equals(SHOW)).findFirst());
+  }
+
+  private static HandedList show(Facts facts, Optional<ListFact> had) {
+    List<AddressAt> addresses = AddressAt.of(facts.plan(), facts.resolution());
+    return list(
+        SHOW,
+        "whoever makes the show",
+        addresses.size(),
+        had,
+        had.map(one -> differs(Json.MAPPER.readValue(one.content(), ADDRESSES), addresses))
+            .orElse(List.of()));
   }
 
   /** Where sections were that moved since whoever makes the show was told, by piece and section. */

@@ -66,6 +66,7 @@ class HandoverController {
    * How all devices stand, and what follows from it.
    *
    * @param findings all of the display
+   * @param show the list for whoever makes the show, and how it stands
    * @param giving the one on its way, or the last
    */
   record HandoverNow(
@@ -73,6 +74,7 @@ class HandoverController {
       List<ControllerHandover> controllers,
       List<Finding> findings,
       List<Checks.Taken> accepted,
+      HandedLists.HandedList show,
       Optional<GivingRun> giving) {}
 
   /**
@@ -206,6 +208,7 @@ class HandoverController {
         ControllerHandover.of(look.facts(), standing.season()),
         standing.shown().findings(),
         standing.shown().accepted(),
+        lists.show(id, look.facts()),
         runs.of(id));
   }
 

@@ -1,5 +1,6 @@
 package hamper.server.handover;
 
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -10,6 +11,8 @@ import java.util.Set;
  * @param replaced ids of controllers that are replaced by whatever unit answers
  * @param readBack whether they are only asked what they have
  * @param back whether they get what they were given before instead of what is planned
+ * @param at where the only one answers instead of at its planned address: a spare that still has
+ *     its maker's
  * @param by the name that the window said; empty where it said none
  */
 public record GivingRequest(
@@ -18,6 +21,7 @@ public record GivingRequest(
     Set<String> replaced,
     boolean readBack,
     boolean back,
+    Optional<String> at,
     String by) {
   public GivingRequest {
     controllers = Set.copyOf(controllers);

@@ -6,6 +6,7 @@ import hamper.check.Severity;
 import hamper.facts.Facts;
 import hamper.server.output.Giving;
 import hamper.server.output.Ground;
+import hamper.standin.Place;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.time.InstantSource;
@@ -121,7 +122,7 @@ public class GivingRuns {
         if (!request.readBack()) {
           lookForFaults();
         }
-        Ground.Doors doors = ground.doors(display, facts);
+        Ground.Doors doors = doors();
         Map<String, Giving.Gift> gifts = Giving.all(facts);
         List<Future<?>> visiting = new ArrayList<>();
         for (int i = 0; i < steps.size(); i++) {
@@ -138,6 +139,15 @@ public class GivingRuns {
       }
       running = false;
       seasons.tell(display);
+    }
+
+    private Ground.Doors doors() throws IOException, InterruptedException {
+      Ground.Doors planned = ground.doors(display, facts);
+      if (request.at().isEmpty() || steps.size() != 1) {
+        return planned;
+      }
+      Map<String, Place> at = Map.of(steps.get(0).controller(), ground.doorAt(request.at().get()));
+      return new Ground.Doors(at, Map.of());
     }
 
     /** The first fault of each controller, in words. */

@@ -43,6 +43,13 @@ public sealed interface Ground permits StandInGround, LiveGround {
   Doors doors(String display, Facts facts) throws IOException, InterruptedException;
 
   /**
+   * The door of a spare that has not the planned address yet: somebody typed where it answers.
+   *
+   * @throws IllegalArgumentException where nothing may be sent there
+   */
+  Place doorAt(String address) throws IOException;
+
+  /**
    * Who else sends to a controller now, by what the device has counted.
    *
    * @param own senders that are ours, such as "127.0.0.1:40123"

@@ -1,5 +1,6 @@
 package hamper.server.output;
 
+import hamper.address.IpAddress;
 import hamper.facts.Facts;
 import hamper.send.FrameLayout;
 import hamper.send.FrameLayouts;
@@ -52,6 +53,29 @@ public final class LiveGround implements Ground {
       }
     }
     return new Doors(at, away);
+  }
+
+  /** Only in a subnet that an adapter of this computer is in: never beyond a router. */
+  @Override
+  public Place doorAt(String address) throws IOException {
+    String numbers = Routes.numbers(address).getHostAddress();
+    boolean near =
+        MachineAdapter.all().stream()
+            .filter(one -> one.up() && !one.loopback())
+            .filter(one -> adapter.isEmpty() || adapter.get().equals(one.name()))
+            .anyMatch(one -> one.reaches(new IpAddress(numbers)));
+    if (!near) {
+      throw new IllegalArgumentException(
+          "address is \"%s\"; no adapter of this computer is in its subnet: connect one, such as with the address %s"
+              .formatted(address, neighbour(numbers)));
+    }
+    return Place.own(numbers);
+  }
+
+  /** Another address of the same subnet of 24 bits, as an adapter would be given. */
+  private static String neighbour(String numbers) {
+    String before = numbers.substring(0, numbers.lastIndexOf('.') + 1);
+    return before + (numbers.equals(before + "250") ? "251" : "250");
   }
 
   /** Most devices cannot be asked who sends to them. */

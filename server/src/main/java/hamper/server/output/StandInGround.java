@@ -87,6 +87,15 @@ public final class StandInGround implements Ground {
   }
 
   @Override
+  public Place doorAt(String address) {
+    if (!Routes.numbers(address).isLoopbackAddress()) {
+      throw new IllegalArgumentException(
+          "address is \"%s\"; stand-ins are on 127.0.0.0/8 only".formatted(address));
+    }
+    return Place.own(address);
+  }
+
+  @Override
   public Optional<String> otherSource(String display, String controller, Set<String> own)
       throws InterruptedException {
     Place at = places.getOrDefault(display, Map.of()).get(controller);

@@ -22,6 +22,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.HashSet;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -57,7 +58,11 @@ class ManyDevicesTest {
               "{\"slow\":true}".getBytes(StandardCharsets.UTF_8));
       Set<String> all = new HashSet<>(places.keySet());
       long begin = System.nanoTime();
-      runs.start(id, 1, facts, new GivingRequest(all, all, Set.of(), false, false, "Ada"));
+      runs.start(
+          id,
+          1,
+          facts,
+          new GivingRequest(all, all, Set.of(), false, false, Optional.empty(), "Ada"));
       Set<String> doneBefore = new HashSet<>();
       GivingRun run = runs.of(id).orElseThrow();
       while (run.running() && System.nanoTime() - begin < Duration.ofSeconds(60).toNanos()) {

@@ -1,0 +1,41 @@
+package hamper.files;
+
+import hamper.sheet.SettingSheet;
+import hamper.sheet.SheetCell;
+import hamper.sheet.SheetRow;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** Setting sheets as plain text, to read beside a device. Format: docs/formats/bundle.md. */
+public final class SheetFiles {
+  private SheetFiles() {}
+
+  /**
+   * Page after page in the order of the device; a line for each row, its name behind it.
+   *
+   * @param version of the display
+   */
+  public static String text(SettingSheet sheet, int version) {
+    StringBuilder text = new StringBuilder();
+    text.append(
+        "%s %s, %s, version %d\n"
+            .formatted(sheet.tag(), sheet.name(), sheet.modelTitle(), version));
+    for (int i = 0; i < sheet.pages().size(); i++) {
+      SettingSheet.Page page = sheet.pages().get(i);
+      text.append("\n%d %s\n".formatted(i + 1, page.title()));
+      page.rows().forEach(row -> text.append("  ").append(line(row)).append('\n'));
+    }
+    return text.toString();
+  }
+
+  private static String line(SheetRow row) {
+    List<SheetCell> cells = row.cells();
+    String values =
+        cells.stream()
+            .map(cell -> "%s %s".formatted(cell.label(), cell.value()))
+            .collect(Collectors.joining(", "));
+    return row.name().isEmpty()
+        ? "%s: %s".formatted(row.title(), values)
+        : "%s: %s  (%s)".formatted(row.title(), values, row.name());
+  }
+}
