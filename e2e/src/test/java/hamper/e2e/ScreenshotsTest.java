@@ -69,8 +69,9 @@ class ScreenshotsTest extends DemoCase {
     page.getByTestId("go-milestones").click();
     page.getByTestId("milestone-name").fill("Opening night");
     page.getByTestId("milestone-name").press("Enter");
+    window.go("Patch");
     window.find("Gangway rail");
-    Locator pixels = page.getByLabel("Pixels of section 1");
+    Locator pixels = page.getByLabel("Pixels of section 1").first();
     pixels.fill("90");
     window.acknowledged(() -> pixels.press("Enter"));
     window.go("Handover");
