@@ -283,12 +283,16 @@ const giveChosen = () =>
 }
 .on {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 10px;
   border-left: 4px solid rgb(var(--v-theme-warning));
   background: rgb(var(--v-theme-surface));
   padding: 8px 14px;
   margin-bottom: 10px;
+}
+.on span {
+  flex: 1 1 240px;
 }
 .none {
   padding: 12vh 0;

@@ -6,6 +6,7 @@ import { usedTold } from '../parts/blockTold'
 import AddressRuler from '../ribbon/AddressRuler.vue'
 import { reachOf, sectionRows } from '../ribbon/geometry'
 import { portKey, useDisplay } from '../state/display'
+import { useHandover } from '../state/handover'
 import { isAcross, usePatching } from '../state/patching'
 import BankHeading from './patch/BankHeading.vue'
 import ControllerHeader from './patch/ControllerHeader.vue'
@@ -48,6 +49,7 @@ const props = defineProps<{ piece?: string }>()
 const display = useDisplay()
 const router = useRouter()
 const patching = usePatching()
+const handover = useHandover()
 const scroller = ref<HTMLElement>()
 const folded = patching.folded
 const zoom = ref(1)
@@ -260,6 +262,14 @@ watch(
         {{ display.legs.size }} of {{ display.pieces.size }} pieces hang ·
         {{ shownLanes.length }} ports
       </span>
+      <v-btn
+        v-if="handover.shadows"
+        size="small"
+        title="Under each ribbon lies where it hung then"
+        data-test="no-shadows"
+        @click="handover.showShadows()"
+        >Shadows of {{ handover.shadows.name }} ×</v-btn
+      >
       <v-spacer />
       <label class="check"><input v-model="onlyUsed" type="checkbox" /> only ports in use</label>
       <label class="zoom">

@@ -67,9 +67,9 @@ class DisplayFileTest {
   @Test
   void anotherFormatOrVersionIsRefused() throws IOException {
     refused(
-        example().replace("\"formatVersion\": 2", "\"formatVersion\": 3"),
+        example().replace("\"formatVersion\": 2", "\"formatVersion\": 4"),
         "formatVersion",
-        "3; this Hamper reads versions 1 to 2");
+        "4; this Hamper reads versions 1 to 3");
     refused(example().replace("hamper-display", "other"), "format", "\"hamper-display\"");
     refused("{}", "format", "is missing");
   }

@@ -47,6 +47,10 @@ class EditOverlapTest {
     edit("mode of K4", "SetMode", "'controller':'k4','mode':'12 ports'");
     edit("K1 exchanged", "ExchangeController", "'controller':'k1','model':'ostrand-five'");
     edit("K1 held", "HoldGiven", "'controller':'k1'");
+    edit(
+        "the rail held",
+        "HoldPlaces",
+        "'sections':[{'piece':'gangway-rail-1','section':0,'channel':2467}],'controllers':[],'lines':[]");
     edit("K4 moved", "MoveController", "'controller':'k4','by':-2");
     edit("K1 removed", "RemoveController", "'controller':'k1'");
     edit("two added", "AddControllers", "'model':'ostrand-five','controllers':['x1','x2']");

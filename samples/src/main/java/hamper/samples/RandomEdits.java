@@ -27,6 +27,7 @@ import hamper.edit.Edit;
 import hamper.edit.EditsBetween;
 import hamper.edit.ExchangeController;
 import hamper.edit.HoldGiven;
+import hamper.edit.HoldPlaces;
 import hamper.edit.JoinSections;
 import hamper.edit.MoveBoundary;
 import hamper.edit.MoveController;
@@ -101,6 +102,7 @@ public final class RandomEdits {
           this::firstUniverse,
           this::exchange,
           this::holdGiven,
+          this::holdPlaces,
           this::moveController,
           this::removeController,
           this::addControllers,
@@ -360,6 +362,13 @@ public final class RandomEdits {
 
   private Edit holdGiven(Plan plan) {
     return new HoldGiven(anyController(plan).id());
+  }
+
+  private Edit holdPlaces(Plan plan) {
+    return new HoldPlaces(
+        List.of(new HoldPlaces.SectionPlace(string(plan).id(), 0, 1 + random.nextInt(2_000))),
+        List.of(new HoldPlaces.ControllerPlace(anyController(plan).id(), 1 + random.nextInt(300))),
+        List.of());
   }
 
   private Edit moveController(Plan plan) {
