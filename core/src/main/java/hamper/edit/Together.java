@@ -20,7 +20,7 @@ public record Together(String title, List<Edit> edits) implements Edit {
     Require.name("title", title);
     // one within another would be a thousand times a thousand
     edits =
-        edits.stream()
+        List.copyOf(edits).stream()
             .flatMap(
                 edit -> edit instanceof Together inner ? inner.edits().stream() : Stream.of(edit))
             .toList();

@@ -9,7 +9,9 @@ import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -57,8 +59,14 @@ public final class DisplayFile {
     JsonNode frozen = root.get("milestones");
     List<Milestone> milestones = new ArrayList<>();
     Plan plan = plan(root, shipped);
+    Set<String> ids = new HashSet<>();
     for (int i = 0; i < frozen.size(); i++) {
       ObjectNode one = (ObjectNode) frozen.get(i);
+      if (!ids.add(one.get("id").asString())) {
+        throw BadFileException.of(
+            "milestones[%d].id".formatted(i),
+            "\"%s\" is used already; choose another".formatted(one.get("id").asString()));
+      }
       try {
         Display display = plan((ObjectNode) one.get("display"), shipped).display();
         one.remove("display");

@@ -54,6 +54,20 @@ class EarlierDisplayFilesTest {
   }
 
   @Test
+  void twoMilestonesOfOneIdAreRefused() throws IOException {
+    String file = new String(bytes(3), StandardCharsets.UTF_8);
+    int from = file.indexOf('{', file.indexOf("\"milestones\""));
+    String one = file.substring(from, file.lastIndexOf(']'));
+    String twice = file.substring(0, file.lastIndexOf(']')) + "," + one + "]}";
+    assertThatThrownBy(
+            () ->
+                DisplayFile.open(twice.getBytes(StandardCharsets.UTF_8), CatalogueFiles.shipped()))
+        .isInstanceOf(BadFileException.class)
+        .hasMessageContaining("milestones[1].id")
+        .hasMessageContaining("used already");
+  }
+
+  @Test
   void aMilestoneThatIsNoDisplayIsRefusedWithItsPlace() throws IOException {
     String spoilt =
         new String(bytes(3), StandardCharsets.UTF_8)

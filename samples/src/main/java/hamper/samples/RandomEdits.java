@@ -367,7 +367,7 @@ public final class RandomEdits {
   private Edit holdPlaces(Plan plan) {
     return new HoldPlaces(
         List.of(new HoldPlaces.SectionPlace(string(plan).id(), 0, 1 + random.nextInt(2_000))),
-        List.of(new HoldPlaces.ControllerPlace(anyController(plan).id(), 1 + random.nextInt(300))),
+        List.of(),
         List.of());
   }
 

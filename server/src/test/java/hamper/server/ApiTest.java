@@ -342,8 +342,8 @@ class ApiTest extends ApiCase {
     edit(1, patch("dinghy-red-1", 12));
     String csv = server.get(path("/addresses.csv")).text();
     assertThat(csv).contains("K1,PIXEL,12,1,Red dinghy,string 1,1,88,0,88,264,6223,6486");
-    JsonNode handover = server.get(path("/handover")).body();
-    JsonNode outputs = handover.get("configurations").get(0).get("configuration").get("outputs");
+    JsonNode sheet = server.get(path("/handover/controllers/k1")).body();
+    JsonNode outputs = sheet.get("configuration").get("outputs");
     assertThat(outputs.get(11).get("used").asBoolean()).isTrue();
     assertThat(server.get(path("/send-list.csv")).text()).contains("239.255.0.1,1,14,510");
   }

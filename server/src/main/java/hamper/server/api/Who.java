@@ -1,5 +1,6 @@
 package hamper.server.api;
 
+import hamper.value.Foreign;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import org.springframework.web.context.request.RequestAttributes;
@@ -14,7 +15,7 @@ final class Who {
   /** UTF-8, written as in an address: a header carries nothing else. */
   static final String HEADER = "Hamper-Who";
 
-  private static final int LONGEST = 80;
+  private static final int LONGEST = 40;
 
   private Who() {}
 
@@ -29,11 +30,7 @@ final class Who {
       return "";
     }
     try {
-      String name = URLDecoder.decode(said, StandardCharsets.UTF_8);
-      String clean = name.replaceAll("\\p{Cntrl}", "").strip();
-      return clean.codePointCount(0, clean.length()) > LONGEST / 2
-          ? clean.substring(0, clean.offsetByCodePoints(0, LONGEST / 2))
-          : clean;
+      return Foreign.line(URLDecoder.decode(said, StandardCharsets.UTF_8), LONGEST);
     } catch (IllegalArgumentException e) {
       return "";
     }

@@ -14,6 +14,7 @@ import hamper.server.output.Door;
 import hamper.server.output.Giving;
 import hamper.server.output.Giving.Outcome;
 import hamper.standin.Place;
+import hamper.value.Foreign;
 import java.time.InstantSource;
 import java.util.List;
 import java.util.Optional;
@@ -217,7 +218,7 @@ final class GivingVisit {
               version,
               serial,
               revision,
-              why.substring(0, Math.min(why.length(), HandoverFact.MOST_WHY)),
+              Foreign.line(why, HandoverFact.MOST_WHY),
               Optional.ofNullable(told),
               given ? addresses : List.of()));
     }

@@ -1,6 +1,7 @@
 package hamper.server.output;
 
 import hamper.standin.Place;
+import hamper.value.Foreign;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -49,8 +50,8 @@ public final class Door {
   public record Answer(int status, JsonNode body) {
     /** Why it was refused; empty where it was not. */
     public String refused() {
-      String why = body.path("refused").asString("status " + status);
-      return status == 200 ? "" : why.substring(0, Math.min(why.length(), MOST_WHY));
+      String why = Foreign.line(body.path("refused").asString(""), MOST_WHY);
+      return status == 200 ? "" : why.isEmpty() ? "status " + status : why;
     }
 
     /** Whether the device broke down over it, which is no refusal. */

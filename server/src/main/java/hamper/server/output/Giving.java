@@ -8,6 +8,7 @@ import hamper.facts.Facts;
 import hamper.files.ConfigurationFiles;
 import hamper.files.UnitFiles;
 import hamper.standin.Place;
+import hamper.value.Foreign;
 import java.io.IOException;
 import java.net.ConnectException;
 import java.net.http.HttpTimeoutException;
@@ -279,8 +280,7 @@ public final class Giving {
     }
 
     private String text(String field) {
-      String text = identity.path(field).asString("");
-      return text.substring(0, Math.min(text.length(), MOST_IDENTITY));
+      return Foreign.line(identity.path(field).asString(""), MOST_IDENTITY);
     }
 
     private Outcome told(Result result, String why) {

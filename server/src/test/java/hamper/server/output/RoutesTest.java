@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hamper.address.IpAddress;
 import hamper.config.SendLine;
+import hamper.display.Controller;
 import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
@@ -13,6 +14,7 @@ import hamper.send.FrameLayout;
 import hamper.send.FrameLayouts;
 import hamper.standin.Place;
 import hamper.wire.E131;
+import java.io.IOException;
 import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
@@ -242,6 +244,35 @@ class RoutesTest {
           case MULTICAST -> assertThat(to).isNotEmpty().hasSizeLessThanOrEqualTo(layouts.size());
         }
       }
+    }
+  }
+
+  /** Configurations go by the same rule: to the plan's own addresses, and nowhere else. */
+  @Test
+  void doorsAreAtThePlansOwnAddresses() {
+    for (long seed = 1; seed <= 60; seed++) {
+      Facts facts = Facts.of(RandomYards.of(CatalogueFiles.shipped(), seed));
+      LiveRoutes routes = live(facts, Optional.empty());
+      for (Controller controller : facts.plan().display().controllers()) {
+        Optional<String> planned = controller.address().map(IpAddress::text);
+        Optional<Place> door = routes.doorOf(controller.id());
+        boolean reached =
+            FrameLayouts.of(facts).containsKey(controller.id())
+                && !routes.leftOut().containsKey(controller.id());
+        assertThat(door.map(Place::address)).isEqualTo(reached ? planned : Optional.empty());
+        door.ifPresent(at -> assertThat(at.door()).isEqualTo(Place.DOOR));
+      }
+    }
+  }
+
+  @Test
+  void aSpareIsReachedOnlyNearby() throws IOException {
+    StandInGround standIns = new StandInGround((display, seats) -> Map.of(), (d, c) -> false);
+    assertThat(standIns.doorAt("127.0.0.9").address()).isEqualTo("127.0.0.9");
+    LiveGround live = new LiveGround(Optional.of("no such adapter"));
+    for (String far : new String[] {"203.0.113.9", "8.8.8.8", "255.255.255.255", "example.org"}) {
+      assertThatThrownBy(() -> standIns.doorAt(far)).isInstanceOf(IllegalArgumentException.class);
+      assertThatThrownBy(() -> live.doorAt(far)).isInstanceOf(IllegalArgumentException.class);
     }
   }
 }
