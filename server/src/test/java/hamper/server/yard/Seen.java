@@ -63,6 +63,9 @@ record Seen(Map<String, String> fields) {
                 capture.toString(),
                 "--enable-heuristic",
                 "acn",
+                // or a source port that is another protocol's by chance decides what it is
+                "-o",
+                "udp.try_heuristic_first:TRUE",
                 "-o",
                 "acn.dmx_enable:TRUE",
                 "-T",
