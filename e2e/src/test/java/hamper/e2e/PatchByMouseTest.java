@@ -35,7 +35,8 @@ class PatchByMouseTest {
     String findings = window.findings();
     window.go("Handover");
     Locator sheet = window.page.getByTestId("sheet");
-    assertThat(sheet).containsText("Harbour wall");
+    assertThat(window.page.getByTestId("handover")).containsText("Harbour wall");
+    sheet.waitFor();
     window.page.waitForFunction(
         "() => document.querySelector('main').dataset.version"
             + " === document.querySelector('[data-test=handover]').dataset.version");
@@ -71,7 +72,8 @@ class PatchByMouseTest {
       assertThat(one.wire()).containsExactly(RED);
       assertThat(one.starts()).containsExactly("13:103");
       assertThat(one.findings()).isEqualTo("4 faults · 13 risks · 1 hint");
-      assertThat(one.sheet()).contains("12 13:103 13:366 Red dinghy 88");
+      assertThat(one.sheet())
+          .contains("Port 12 Red dinghy start 13:103 chip WS2811 pixels in all 88");
 
       window.reveal(TWELVE, window.lane(LANE));
       window.drag(window.loose(BLUE), window.lane(LANE), 300);
@@ -87,7 +89,7 @@ class PatchByMouseTest {
       assertThat(swapped.wire()).containsExactly(BLUE, RED);
       assertThat(swapped.starts()).containsExactly("13:103", "13:367");
       assertThat(swapped.sheet())
-          .contains("12 13:103 13:366 Blue dinghy 88")
+          .contains("Port 12, section 1 Blue dinghy start 13:103 pixels 88")
           .isNotEqualTo(two.sheet());
 
       window.undo();

@@ -172,13 +172,13 @@ class PlannerTest extends DemoCase {
   void aConfigurationAndTheSendListAreDownloaded() throws IOException {
     window.go("Handover");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("K2 Boathouse")).click();
-    assertThat(page.getByTestId("sheet")).containsText("first universe 17");
+    assertThat(page.getByTestId("sheet")).containsText("first universe17");
     Download sheet = page.waitForDownload(() -> page.getByTestId("download-configuration").click());
     assertThat(sheet.suggestedFilename()).isEqualTo("K2.configuration.json");
     assertThat(Files.readString(sheet.path()))
         .contains("\"format\" : \"hamper-configuration\"")
         .contains("\"fingerprint\" : \"sha256:");
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Send list")).click();
+    page.getByTestId("list-source").first().click();
     assertThat(page.getByTestId("send-list")).containsText("198.51.100.13");
     Download list = page.waitForDownload(() -> page.getByTestId("download-send-list").click());
     assertThat(Files.readString(list.path())).contains("\"destination\" : \"239.255.0.1\"");
@@ -193,7 +193,7 @@ class PlannerTest extends DemoCase {
         "another version",
         example.replace("Version\": 2", "Version\": 7"),
         "formatVersion",
-        "7; this Hamper reads versions 1 to 2");
+        "7; this Hamper reads versions 1 to 3");
     refuses(
         "a negative count",
         example.replace("\"pixels\": 100", "\"pixels\": -1"),
