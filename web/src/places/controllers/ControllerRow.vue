@@ -18,6 +18,7 @@ import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
 import { counted, PROTOCOLS, TRANSPORTS } from '../../parts/words'
+import StateMark from '../../shell/StateMark.vue'
 import { useGoThere } from '../../shell/goThere'
 import { useDisplay } from '../../state/display'
 import { DOTTED } from '../network/ip'
@@ -153,6 +154,7 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
       >
         {{ view.modelTitle }} <v-icon :icon="mdiSwapHorizontal" size="14" />
       </button>
+      <StateMark :controller="controller.id" only-open />
       <v-icon v-if="view.wifi" :icon="mdiWifi" size="14" title="On the air" />
       <InPlaceChoice
         v-if="modes.length"
