@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -38,14 +39,22 @@ class KilledGivingTest {
   private final Random random = new Random(Trial.seed());
   private final Door door = new Door();
   private String display;
+  private ServerProcess server;
   private int given;
   private int stale;
   private int unknown;
 
+  @AfterEach
+  void end() throws InterruptedException {
+    if (server != null) {
+      server.end();
+    }
+  }
+
   @Test
   void everyStateIsTrueAfterAKill() throws Exception {
     int kills = Trial.size(5, 50);
-    ServerProcess server = ServerProcess.usual(folder);
+    server = ServerProcess.usual(folder);
     display = JSON.readTree(server.post("/api/displays/demo", "").body()).get("id").asString();
     for (int kill = 0; kill < kills; kill++) {
       change(server, 40 + kill);
@@ -66,7 +75,6 @@ class KilledGivingTest {
       await(server);
       compare(server, places, true);
     }
-    server.end();
     Trial.say(
         "%d kills while giving: %d states given, %d stale, %d unknown until they were read back; each true",
         kills, given, stale, unknown);

@@ -165,6 +165,7 @@ class LiveTest {
       JsonNode lit = JSON.readTree(yard.await("devices"));
       desk.tell("");
       assertThat(desk.await("stopped")).contains("it was stopped");
+      Thread.sleep(500); // what is on the cable arrives
       yard.tell("");
       JsonNode dark = JSON.readTree(yard.await("devices"));
       assertThat(levels(dark)).as("dark at the end").containsExactly(0);
