@@ -56,7 +56,7 @@ final class ToldWords {
         lines.add(
             "%s start%s %s"
                 .formatted(
-                    ports(outputs.get(i), outputs.get(last)),
+                    stretch(outputs.get(i), outputs.get(last)),
                     last == i ? "s" : "",
                     shift.get().told()));
       } else {
@@ -76,7 +76,7 @@ final class ToldWords {
     return output.get(0).port().orElseThrow();
   }
 
-  private static String ports(List<Changed> first, List<Changed> last) {
+  private static String stretch(List<Changed> first, List<Changed> last) {
     String named = named(first);
     if (first == last) {
       return named;
