@@ -12,7 +12,8 @@ import LitStrip from './shell/LitStrip.vue'
 import TopBar from './shell/TopBar.vue'
 import { useDisplay } from './state/display'
 import { useShell } from './state/shell'
-import { ANSWERS, REFUSALS, TELL } from './parts/refusals'
+import { useForecast } from './shell/forecast'
+import { ANSWERS, FORECAST, REFUSALS, TELL } from './parts/refusals'
 import { useSlow } from './parts/useSlow'
 import { useAddresses } from './shell/addresses'
 import { useUndoKeys } from './shell/undoKeys'
@@ -38,6 +39,7 @@ provide(
 const nothingYet = computed(() => display.started && (!display.list.length || !display.busy))
 const slow = useSlow(() => display.busy > 0)
 onMounted(useAddresses())
+provide(FORECAST, useForecast().of)
 provide(TELL, (text) => (display.said = { text, canUndo: false }))
 </script>
 

@@ -11,6 +11,8 @@ const props = defineProps<{
   /** Shown where there is no value; then the field may be emptied. */
   none?: string
   step?: number
+  /** Whether what is typed is no edit of the plan. */
+  local?: boolean
 }>()
 const emit = defineEmits<{
   change: [value: number | undefined]
@@ -33,6 +35,7 @@ const typed = useTyped(field, {
     return `${text || 'Nothing'}: allowed is ${props.least} to ${props.most}`
   },
   ask: (text) => emit('change', text === '' ? undefined : Number(text)),
+  local: props.local,
 })
 const { text, cancel, enter } = typed
 function typing() {

@@ -12,6 +12,8 @@ const props = defineProps<{
   /** What the text has to look like, and how that is told. */
   pattern?: RegExp
   told?: string
+  /** Whether what is typed is no edit of the plan. */
+  local?: boolean
 }>()
 const emit = defineEmits<{ change: [value: string] }>()
 
@@ -26,6 +28,7 @@ const { text, onInput, cancel, enter, leave } = useTyped(field, {
     return props.pattern && !props.pattern.test(typed) ? `${typed}: ${props.told}` : ''
   },
   ask: (typed) => emit('change', typed),
+  local: props.local,
 })
 </script>
 

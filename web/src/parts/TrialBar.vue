@@ -1,43 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import type { Preview } from '../api/types'
-import { counted } from './words'
+import { outcome } from './previewWords'
 
 /** What an edit would do, before it is made: applied or left. */
-const props = defineProps<{ preview?: Preview; refused?: string }>()
+defineProps<{ preview?: Preview; refused?: string }>()
 const emit = defineEmits<{ apply: []; leave: [] }>()
-
-const MOST = 4
-function named(names: string[]): string {
-  const more = names.length > MOST ? ` and ${names.length - MOST} more` : ''
-  return names.slice(0, MOST).join(', ') + more
-}
-const lines = computed(() => {
-  const { moved, unpatched, found, cleared, lanes, stale, still } = props.preview!
-  const told = moved ? [moved] : ['no address moves']
-  if (still?.movesWithout) {
-    told.push(
-      `keeping still: ${counted(still.movesWith, 'channel')} of others ${still.movesWith === 1 ? 'moves' : 'move'} instead of ${still.movesWithout.toLocaleString('en')}`,
-    )
-  }
-  if (lanes.length) {
-    told.push(`changes ${named(lanes.map((lane) => lane.written))}`)
-  }
-  if (stale.length) {
-    told.push(`${named(stale)} would want the configuration anew`)
-  }
-  if (unpatched.length) {
-    told.push(`${counted(unpatched.length, 'piece')} back to the tray: ${named(unpatched)}`)
-  }
-  found.slice(0, MOST).forEach((finding) => told.push(`▲ ${finding.message}`))
-  if (found.length > MOST) {
-    told.push(`▲ and ${found.length - MOST} more findings`)
-  }
-  if (cleared.length) {
-    told.push(`clears ${counted(cleared.length, 'finding')}`)
-  }
-  return told
-})
 </script>
 
 <template>
@@ -49,7 +16,7 @@ const lines = computed(() => {
     <template v-else-if="preview">
       <strong>{{ preview.label }}</strong>
       <ul>
-        <li v-for="line in lines" :key="line">{{ line }}</li>
+        <li v-for="line in outcome(preview)" :key="line">{{ line }}</li>
       </ul>
     </template>
     <p v-else class="quiet">Working out what this would do …</p>

@@ -24,3 +24,9 @@ export function onAnswer(then: () => void) {
     watch(answers, then)
   }
 }
+
+/**
+ * Tells what an edit would do while its value is being typed: what is handed over makes the edit, and
+ * is only looked at. Nothing ends it. The application provides it.
+ */
+export const FORECAST: InjectionKey<(ask?: () => void) => void> = Symbol('forecast')

@@ -1,5 +1,5 @@
-import { inject, ref, watch, type Ref } from 'vue'
-import { onAnswer, onRefusal, TELL } from './refusals'
+import { inject, onScopeDispose, ref, watch, type Ref } from 'vue'
+import { FORECAST, onAnswer, onRefusal, TELL } from './refusals'
 
 /** A field's text between what is and what somebody types. */
 export interface Typing {
@@ -10,7 +10,12 @@ export interface Typing {
   complaint: (typed: string) => string
   /** Asks for what was typed. */
   ask: (typed: string) => void
+  /** Whether what is asked for is no edit of the plan: then nothing is told of it beforehand. */
+  local?: boolean
 }
+
+/** How long somebody has to pause before it is told what the typed value would do (ms). */
+const PAUSE = 250
 
 /**
  * Enter or leaving takes what was typed, Escape gives back what is. What cannot be is told: on Enter
@@ -20,11 +25,23 @@ export interface Typing {
 export function useTyped(field: Ref<HTMLInputElement | undefined>, typing: Typing) {
   const text = ref('')
   const tell = inject(TELL, () => undefined)
+  const forecast = inject(FORECAST, () => undefined)
+  let pause: number | undefined
   /** What was asked for last, until it is answered: Enter and then leaving the field ask once. */
   let asked: string | undefined
   let touched = false
 
+  function foresee(ask?: () => void) {
+    window.clearTimeout(pause)
+    if (ask) {
+      pause = window.setTimeout(() => forecast(ask), PAUSE)
+    } else if (touched) {
+      forecast()
+    }
+  }
+  onScopeDispose(() => foresee())
   function reset() {
+    foresee()
     asked = undefined
     touched = false
     text.value = typing.shown()
@@ -46,6 +63,7 @@ export function useTyped(field: Ref<HTMLInputElement | undefined>, typing: Typin
   onAnswer(() => asked !== undefined && reset())
 
   function take(stay: boolean) {
+    foresee()
     const typed = text.value.trim()
     const wrong = typing.complaint(typed)
     if (wrong && stay) {
@@ -63,6 +81,9 @@ export function useTyped(field: Ref<HTMLInputElement | undefined>, typing: Typin
     asked = undefined
     touched = true
     field.value?.setCustomValidity('')
+    const typed = text.value.trim()
+    const known = typing.local || typed === typing.shown() || typing.complaint(typed)
+    foresee(known ? undefined : () => typing.ask(typed))
   }
   function cancel() {
     reset()

@@ -11,6 +11,7 @@ import InPlaceText from '../parts/InPlaceText.vue'
 import { fits, matches } from '../parts/matches'
 import { useWidth } from '../parts/useWidth'
 import { PROTOCOLS } from '../parts/words'
+import StateMark from '../shell/StateMark.vue'
 import { useDisplay } from '../state/display'
 import { freshId } from '../state/freshId'
 import { latestOf } from '../state/latest'
@@ -317,6 +318,11 @@ const sources = computed(() => {
             />
           </span>
           <span class="state">
+            <StateMark
+              v-if="one.occupant.controller"
+              :controller="one.occupant.controller"
+              only-open
+            />
             <span v-if="wrong(one.occupant)" class="clash">▲ {{ wrong(one.occupant) }}</span>
             <button
               v-if="firstFree(one.occupant)"

@@ -270,9 +270,26 @@ export const useDisplay = defineStore('display', () => {
     return next
   }
 
+  /** Where edits go that are only looked at. */
+  let caught: Edit[] | undefined
+  /** The edit that an act would make, without making it; undefined where it would make none, or several. */
+  function foreseen(of: () => void): Edit | undefined {
+    const made = (caught = [] as Edit[])
+    try {
+      of()
+    } finally {
+      caught = undefined
+    }
+    return made.length === 1 ? made[0] : undefined
+  }
   /** Makes an edit, or one that is made of the display as it is when its turn has come. */
-  const edit = (change: Edit | (() => Edit | undefined)) =>
-    act(async (id, version) => {
+  function edit(change: Edit | (() => Edit | undefined)) {
+    if (caught) {
+      const looked = typeof change === 'function' ? change() : change
+      caught.push(...(looked ? [looked] : []))
+      return Promise.resolve(undefined)
+    }
+    return act(async (id, version) => {
       const made = typeof change === 'function' ? change() : change
       try {
         return made && (await api.edit(id, version, made))
@@ -284,6 +301,7 @@ export const useDisplay = defineStore('display', () => {
         throw error
       }
     }, true)
+  }
   /** Makes the edit that was asked about, though starts move by it. */
   function moveStarts() {
     const asked = startsMove.value!
@@ -384,6 +402,7 @@ export const useDisplay = defineStore('display', () => {
     open,
     start,
     edit,
+    foreseen,
     undo,
     redo,
     importFile,

@@ -57,6 +57,7 @@ function named(text: string) {
     <span
       >I am
       <InPlaceText
+        local
         :value="name"
         label="Your name, which the log and what you give carry"
         none="nobody"

@@ -4,6 +4,7 @@ import type { LaneView } from '../../api/types'
 import { fits } from '../../parts/matches'
 import { useGrowing } from '../../parts/useGrowing'
 import LoadMeter from '../../ribbon/LoadMeter.vue'
+import StateMark from '../../shell/StateMark.vue'
 import { portKey, useDisplay } from '../../state/display'
 import { useLoads } from '../../state/loads'
 import { cellsOf, COLUMNS, heat, type Column } from './loadColumns'
@@ -98,6 +99,7 @@ function toggle(key: string) {
           >
             {{ port.lane.written }}
           </button>
+          <StateMark :controller="port.lane.port.controller" only-open />
         </td>
         <td
           v-for="column in COLUMNS.slice(1)"

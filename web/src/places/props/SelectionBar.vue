@@ -209,6 +209,7 @@ async function remove() {
     <span class="copies"
       >×
       <InPlaceNumber
+        local
         :value="copies"
         label="How many copies"
         :least="1"

@@ -128,6 +128,7 @@ class HandoverTest extends DemoCase {
     // a change: stale in words, for what it changes and nothing else
     pixels("gangway-rail-1", 90);
     has("k1", "STALE");
+    staleIsMarkedInEachPlace();
     assertThat(page.getByTestId("stale-pill")).containsText("1 stale");
     openSheet("k1");
     assertThat(page.getByTestId("differs")).containsText("Port 4: 210 → 215 pixels");
@@ -149,9 +150,32 @@ class HandoverTest extends DemoCase {
         .as("nothing is noted where nothing changed")
         .isEqualTo(before);
 
+    aTypedValueIsForeseen();
     whatADeviceHasIsTakenOver();
     milestonesAreComparedAndGoneBackTo();
     aDeadControllerIsRescuedInOneStep();
+  }
+
+  private void staleIsMarkedInEachPlace() {
+    for (String place :
+        new String[] {"Overview", "Controllers", "Patch", "Loads", "Network", "Handover"}) {
+      window.go(place);
+      assertThat(page.locator("main [data-state='STALE']").first()).isVisible();
+    }
+  }
+
+  private void aTypedValueIsForeseen() {
+    window.go("Controllers");
+    Locator first = page.getByLabel("First universe of K1, where it is fixed");
+    first.fill("40");
+    assertThat(page.getByTestId("said")).containsText("Enter would do this");
+    assertThat(page.getByTestId("said"))
+        .containsText("K1, K2, K4, K5 and 3 more would want the configuration anew");
+    first.press("Escape");
+    assertThat(page.getByTestId("said")).not().containsText("Enter would");
+    window.go("Handover");
+    has("k1", "GIVEN");
+    openSheet("k1");
   }
 
   private void whatADeviceHasIsTakenOver() {

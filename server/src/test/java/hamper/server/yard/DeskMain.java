@@ -22,7 +22,7 @@ import java.nio.file.Path;
 import java.util.Set;
 import java.util.TreeSet;
 
-/** Hamper with {@code --live}; polls, lights all there is, and stops at a word. */
+/** Hamper with {@code --live}; polls, gives, lights all there is, and stops at a word. */
 public final class DeskMain {
   private static final String BASE = "http://localhost:8099/api";
   private static final HttpClient CLIENT = HttpClient.newHttpClient();
@@ -67,6 +67,22 @@ public final class DeskMain {
     }
   }
 
+  /** Gives all of the display what is planned; how it ended. */
+  private static String given(String display) throws IOException, InterruptedException {
+    String giving = "/displays/" + display + "/handover/giving";
+    String run =
+        json(
+            "POST",
+            giving,
+            "{\"which\":\"ALL\",\"readBack\":false,\"back\":false,\"inShowHours\":false,"
+                + "\"faultsSeen\":[\"k1\",\"k2\",\"k3\",\"k4\",\"k5\",\"k6\"]}");
+    for (int i = 0; i < 200 && run.contains("\"running\":true"); i++) {
+      Thread.sleep(100);
+      run = json("GET", giving, "");
+    }
+    return run;
+  }
+
   /**
    * @param args the display file, a data folder, the adapter
    */
@@ -76,6 +92,7 @@ public final class DeskMain {
     byte[] file = Files.readAllBytes(Path.of(args[0]));
     String listed = ask("POST", "/displays/import", "application/octet-stream", file);
     String display = listed.replaceAll(".*\"id\":\"([^\"]+)\".*", "$1");
+    System.out.println("gave " + given(display));
     System.out.println("polled " + polled("198.51.100.255"));
     json("POST", "/output", "{\"display\":\"%s\",\"percent\":100}".formatted(display));
     Thread.sleep(3_500);

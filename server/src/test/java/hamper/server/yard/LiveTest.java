@@ -125,7 +125,7 @@ class LiveTest {
                   List.of("dumpcap", "-i", hosts.yardAdapter(), "-w", capture.toString()));
           HostProcess yard = hosts.inYard(TwoHosts.java(YardMain.class, file.toString()))) {
         listener.await("File:");
-        yard.await("given");
+        yard.await("ready");
         JsonNode lit = lightAll(hosts, file, yard);
         look(facts, lit);
         Thread.sleep(300);
@@ -152,6 +152,7 @@ class LiveTest {
                 folder.resolve("data").toString(),
                 hosts.deskAdapter()))) {
       assertThat(desk.await("ground")).contains("\"live\":true");
+      given(JSON.readTree(desk.await("gave")));
       assertThat(desk.await("polled"))
           .as("who speaks Art-Net: K1, K5 and K6 are told E1.31, and say so without universes")
           .isEqualTo(
@@ -170,6 +171,14 @@ class LiveTest {
       JsonNode dark = JSON.readTree(yard.await("devices"));
       assertThat(levels(dark)).as("dark at the end").containsExactly(0);
       return lit;
+    }
+  }
+
+  /** All devices of the plan took what they were told, over the cable, and have it. */
+  private static void given(JsonNode run) {
+    assertThat(run.get("steps")).hasSize(6);
+    for (JsonNode step : run.get("steps")) {
+      assertThat(step.get("progress").asString()).as(step.toString()).isEqualTo("GIVEN");
     }
   }
 
@@ -194,6 +203,9 @@ class LiveTest {
         .controllers()
         .forEach(
             one -> {
+              assertThat(lit.at("/" + one.id() + "/configuration/format").asString())
+                  .as(one.tag())
+                  .isEqualTo("hamper-configuration");
               JsonNode counters = lit.at("/" + one.id() + "/counters");
               assertThat(counters.get("streams")).as(one.tag()).isNotEmpty();
               for (JsonNode stream : counters.get("streams")) {
@@ -232,14 +244,14 @@ class LiveTest {
 
   private final Map<String, Integer> kinds = new TreeMap<>();
   private final Map<String, Integer> lastSequence = new HashMap<>();
+  private final Set<String> doors = new TreeSet<>();
   private final Set<String> met = new TreeSet<>();
 
   private void read(Facts facts, List<Seen> all) {
     Map<String, SendLine> planned = planned(facts);
     for (Seen seen : all) {
       if (!seen.has("udp.payload")) {
-        kinds.merge(
-            seen.text("ip.proto").equals("2") ? "IGMP" : "ARP and the like", 1, Integer::sum);
+        beside(seen);
         continue;
       }
       assertThat(seen.has("_ws.malformed")).as(seen.toString()).isFalse();
@@ -250,6 +262,7 @@ class LiveTest {
       }
     }
     System.out.println("[live] on the cable: " + kinds);
+    assertThat(doors).as("addresses asked by TCP").isEqualTo(Set.copyOf(addresses(facts)));
     assertThat(kinds)
         .containsKeys(
             "E1.31 data (dissector)",
@@ -262,6 +275,19 @@ class LiveTest {
             "DDP (second decoder)",
             "IGMP");
     assertThat(met).as("every universe that is planned").isEqualTo(planned.keySet());
+  }
+
+  /** What is no UDP: giving, and what the network itself says. */
+  private void beside(Seen seen) {
+    switch (seen.text("ip.proto")) {
+      case "2" -> kinds.merge("IGMP", 1, Integer::sum);
+      case "6" -> {
+        kinds.merge("Giving (TCP)", 1, Integer::sum);
+        doors.add(
+            seen.text("ip.src").equals(TwoHosts.DESK) ? seen.text("ip.dst") : seen.text("ip.src"));
+      }
+      default -> kinds.merge("ARP and the like", 1, Integer::sum);
+    }
   }
 
   private void sent(Seen seen, Map<String, SendLine> planned) {

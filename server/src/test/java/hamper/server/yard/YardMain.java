@@ -4,7 +4,6 @@ import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
 import hamper.server.output.Door;
-import hamper.server.output.Giving;
 import hamper.server.output.Seats;
 import hamper.standin.Clock;
 import hamper.standin.StandIns;
@@ -14,12 +13,11 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
-import java.util.function.UnaryOperator;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Devices on the plan's own addresses, each given its configuration; says on each word what they
- * show and have counted.
+ * Devices on the plan's own addresses, blank as they come; says on each word what they have, show
+ * and have counted.
  */
 public final class YardMain {
   private YardMain() {}
@@ -33,14 +31,7 @@ public final class YardMain {
     Map<String, String> addresses = Seats.plannedAddresses(facts);
     try (StandIns devices = StandIns.startOn(Seats.of(facts), addresses, Clock.system())) {
       Door door = new Door();
-      Giving giving = new Giving(door, UnaryOperator.identity());
-      for (var gift : Giving.all(facts).entrySet()) {
-        String refused = giving.give(devices.places().get(gift.getKey()), gift.getValue());
-        if (!refused.isEmpty()) {
-          throw new IllegalStateException(gift.getKey() + ": " + refused);
-        }
-      }
-      System.out.println("given");
+      System.out.println("ready");
       BufferedReader words =
           new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
       while (words.readLine() != null) {
@@ -48,6 +39,7 @@ public final class YardMain {
         for (var one : devices.places().entrySet()) {
           ObjectNode device = all.putObject(one.getKey());
           device.set("state", door.get(one.getValue(), "state").body());
+          device.set("configuration", door.get(one.getValue(), "configuration").body());
           device.set("counters", door.get(one.getValue(), "counters").body());
         }
         System.out.println("devices " + all);
