@@ -40,6 +40,21 @@ public final class RunPowers {
     return new RunPower(run, islands);
   }
 
+  /**
+   * The voltage at a position at planned brightness, as the solver has it: below 0 where pixels
+   * would want more than there is (V).
+   *
+   * @param position in the run, from 1; a feed reaches its part
+   */
+  public static double voltsAt(Plan plan, HungRun run, int position) {
+    for (RunWire.Part part : RunWire.parts(plan, run)) {
+      if (position <= part.before() + part.positions()) {
+        return ladder(part, false, -1).voltsAt(position - part.before());
+      }
+    }
+    throw new IllegalArgumentException("position %d of %d".formatted(position, run.places()));
+  }
+
   private static Island island(PortRef port, RunWire.Part part) {
     int to = part.before() + part.positions();
     if (part.taps().isEmpty()) {
