@@ -1,6 +1,5 @@
 package hamper.send;
 
-import hamper.address.Packing;
 import hamper.address.UniverseChannel;
 import hamper.catalog.SectionOption;
 import hamper.catalog.Told;
@@ -14,9 +13,9 @@ import hamper.display.Plan;
 import hamper.display.Section;
 import hamper.display.Wall;
 import hamper.facts.RunFacts;
+import hamper.resolve.AddressSlots;
 import hamper.resolve.PixelMap;
 import hamper.resolve.Placement;
-import hamper.resolve.Resolver;
 import hamper.resolve.WallMap;
 import java.util.Arrays;
 
@@ -168,23 +167,11 @@ public final class Meant {
       }
       return slots;
     }
-    boolean line = !at.kind().flows();
-    int size = line ? Resolver.DMX_SLOTS : controller.settings().universeSize();
-    boolean whole = plan.inForce(controller).packing() == Packing.WHOLE_PIXEL && !line;
-    UniverseChannel start = at.start().orElseThrow();
-    int universe = start.universe();
-    int channel = start.channel();
+    AddressSlots places = AddressSlots.of(plan, at).orElseThrow();
     for (int a = 0; a < addresses; a++) {
-      if (whole && size - channel + 1 < width) {
-        universe++;
-        channel = 1;
-      }
       for (int c = 0; c < width; c++) {
-        if (channel > size) {
-          universe++;
-          channel = 1;
-        }
-        slots[a][c] = layout.place(universe, channel++);
+        UniverseChannel slot = places.at(a, c);
+        slots[a][c] = layout.place(slot.universe(), slot.channel());
       }
     }
     return slots;

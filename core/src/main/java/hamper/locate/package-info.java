@@ -1,0 +1,2 @@
+/** From an address to the very pixel, and back. */
+package hamper.locate;
