@@ -52,6 +52,7 @@ public sealed interface Edit
         ExchangeController,
         HoldGiven,
         HoldPlaces,
+        OrderUniverses,
         PutSubnet,
         RemoveSubnet,
         AddToCatalogue,

@@ -3,10 +3,8 @@ package hamper.resolve;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 
 /**
  * Gives each controller its first universe, fixed or assigned in list order, and each DMX port its
@@ -15,9 +13,7 @@ import java.util.TreeMap;
  * <p>Source: the addressing rules, "First universes" and "DMX ports".
  */
 final class FirstUniverses {
-  /** Universes nobody may be assigned: start to end, included; overlapping ones are joined. */
-  private final TreeMap<Integer, Integer> taken = new TreeMap<>();
-
+  private final TakenUniverses taken = new TakenUniverses();
   private final int stride;
   private int next;
 
@@ -29,7 +25,7 @@ final class FirstUniverses {
   static void assign(List<Line> lines, int firstUniverse, int universeStride) {
     FirstUniverses universes = new FirstUniverses(firstUniverse, universeStride);
     for (Line line : lines) {
-      line.dmxHeld.forEach(held -> held.ifPresent(u -> universes.take(u, u)));
+      line.dmxHeld.forEach(held -> held.ifPresent(u -> universes.taken.take(u, u)));
       fixed(line).ifPresent(first -> universes.takeFixed(line, first));
     }
     for (Line line : lines) {
@@ -50,10 +46,10 @@ final class FirstUniverses {
     }
     line.firstUniverse = Optional.of(first);
     if (line.flowingUniverses > 0) {
-      take(first, first + line.flowingUniverses - 1);
+      taken.take(first, first + line.flowingUniverses - 1);
     }
     for (int universe : assignedDmx(line)) {
-      take(universe, universe);
+      taken.take(universe, universe);
     }
   }
 
@@ -67,29 +63,24 @@ final class FirstUniverses {
     int candidate = next;
     while (true) {
       line.dmxUniverses = dmxUniverses(line, candidate);
-      int blocked = lastTakenIn(candidate, candidate + line.flowingUniverses - 1);
+      int blocked = taken.lastIn(candidate, candidate + line.flowingUniverses - 1);
       for (int universe : assignedDmx(line)) {
         // past the flowing part a single step is all that is safe: ports leave out held universes
-        if (blocked < candidate && isTaken(universe)) {
+        if (blocked < candidate && taken.has(universe)) {
           blocked = candidate;
         }
       }
       if (blocked < candidate) {
         break;
       }
-      candidate = onStride(base, blocked + 1);
+      candidate = TakenUniverses.onStride(base, stride, blocked + 1);
     }
     line.firstUniverse = Optional.of(candidate);
     int end = candidate + line.flowingUniverses;
     for (int universe : assignedDmx(line)) {
       end = Math.max(end, universe + 1);
     }
-    next = onStride(base, end);
-  }
-
-  /** The smallest base + k × stride that is not below {@code least}. */
-  private int onStride(int base, int least) {
-    return base + Math.floorDiv(least - base + stride - 1, stride) * stride;
+    next = TakenUniverses.onStride(base, stride, end);
   }
 
   /** The universe of each DMX port: held, or the next after the flowing part. */
@@ -119,28 +110,5 @@ final class FirstUniverses {
       }
     }
     return assigned;
-  }
-
-  private void take(int first, int last) {
-    int start = first;
-    int end = last;
-    Map.Entry<Integer, Integer> before = taken.floorEntry(last + 1);
-    while (before != null && before.getValue() >= start - 1) {
-      start = Math.min(start, before.getKey());
-      end = Math.max(end, before.getValue());
-      taken.remove(before.getKey());
-      before = taken.floorEntry(last + 1);
-    }
-    taken.put(start, end);
-  }
-
-  private boolean isTaken(int universe) {
-    return lastTakenIn(universe, universe) >= universe;
-  }
-
-  /** End of the last taken stretch that touches first..last; first − 1 where none does. */
-  private int lastTakenIn(int first, int last) {
-    Map.Entry<Integer, Integer> stretch = last < first ? null : taken.floorEntry(last);
-    return stretch != null && stretch.getValue() >= first ? stretch.getValue() : first - 1;
   }
 }

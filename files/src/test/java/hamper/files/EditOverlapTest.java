@@ -51,6 +51,8 @@ class EditOverlapTest {
         "the rail held",
         "HoldPlaces",
         "'sections':[{'piece':'gangway-rail-1','section':0,'channel':2467}],'controllers':[],'lines':[]");
+    edit("universes by zone", "OrderUniverses", "'by':'ZONE','stride':10,'letGo':false");
+    edit("universes in list order", "OrderUniverses", "'by':'LIST','stride':10,'letGo':true");
     edit("K4 moved", "MoveController", "'controller':'k4','by':-2");
     edit("K1 removed", "RemoveController", "'controller':'k1'");
     edit("two added", "AddControllers", "'model':'ostrand-five','controllers':['x1','x2']");

@@ -32,6 +32,7 @@ import hamper.edit.JoinSections;
 import hamper.edit.MoveBoundary;
 import hamper.edit.MoveController;
 import hamper.edit.MoveSlots;
+import hamper.edit.OrderUniverses;
 import hamper.edit.PatchAcross;
 import hamper.edit.PatchNearest;
 import hamper.edit.PatchPieces;
@@ -103,6 +104,7 @@ public final class RandomEdits {
           this::exchange,
           this::holdGiven,
           this::holdPlaces,
+          this::orderUniverses,
           this::moveController,
           this::removeController,
           this::addControllers,
@@ -369,6 +371,11 @@ public final class RandomEdits {
         List.of(new HoldPlaces.SectionPlace(string(plan).id(), 0, 1 + random.nextInt(2_000))),
         List.of(),
         List.of());
+  }
+
+  private Edit orderUniverses(Plan plan) {
+    OrderUniverses.By by = OrderUniverses.By.values()[random.nextInt(3)];
+    return new OrderUniverses(by, 1 + random.nextInt(12), random.nextBoolean());
   }
 
   private Edit moveController(Plan plan) {
