@@ -50,6 +50,34 @@ final class PropRowReader {
     return new PropRows(entries, List.of(), List.copyOf(made.values()), List.copyOf(newZones));
   }
 
+  /**
+   * Takes one row more.
+   *
+   * @return the first piece that it makes
+   * @throws RefusedException where it cannot be taken
+   */
+  Piece one(SpreadsheetText.Row row) {
+    RowCells cells = new RowCells(row, columns);
+    take(cells);
+    Prop prop = made.get(key(NumberedNames.of(cells.text(PropColumn.PROP)).get(0)));
+    return prop.pieces().stream()
+        .filter(piece -> is(cells.text(PropColumn.PIECE), piece))
+        .findFirst()
+        .orElse(prop.pieces().get(0));
+  }
+
+  private static boolean is(String name, Piece piece) {
+    return !name.isEmpty() && piece.name().equals(name);
+  }
+
+  List<Prop> made() {
+    return List.copyOf(made.values());
+  }
+
+  List<Zone> newZones() {
+    return List.copyOf(newZones);
+  }
+
   private PropRows.Entry entry(SpreadsheetText.Row row) {
     List<Reason> reasons = new ArrayList<>();
     int before = made.size();
@@ -147,7 +175,7 @@ final class PropRowReader {
   }
 
   /** The id of a zone, which is made where the display has none of this name. */
-  private Optional<String> zone(String name) {
+  Optional<String> zone(String name) {
     if (name.isEmpty()) {
       return Optional.empty();
     }

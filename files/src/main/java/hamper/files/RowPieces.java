@@ -97,7 +97,7 @@ record RowPieces(Catalog catalog, String usualType) {
   }
 
   /** By id or name; else by the one chip, or the one name, that has the word in it. */
-  private PixelType type(String cell) {
+  PixelType type(String cell) {
     String wanted = PropRowReader.key(cell.isEmpty() ? usualType : cell);
     List<PixelType> all = catalog.pixelTypes();
     return the(all, type -> is(type.id(), wanted) || is(type.name(), wanted))
