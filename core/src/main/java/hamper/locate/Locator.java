@@ -46,6 +46,39 @@ public final class Locator {
         .toList();
   }
 
+  /** One slot of a row, with all that answers to it. */
+  public record Slot(int slot, List<Spot> spots) {
+    public Slot {
+      spots = List.copyOf(spots);
+    }
+  }
+
+  /** A row of the grid slot by slot; those in which nobody stands are left out. */
+  public List<Slot> slotsOf(AddressGrid.Row row) {
+    boolean universes =
+        plan.display().controllers().get(row.controller()).protocol().usesUniverses();
+    List<List<Spot>> slots = new ArrayList<>();
+    for (int i = 0; i < row.size(); i++) {
+      slots.add(new ArrayList<>());
+    }
+    for (AddressGrid.Stretch stretch : row.stretches()) {
+      for (int slot = stretch.first(); slot <= Math.min(stretch.last(), row.size()); slot++) {
+        UniverseChannel at =
+            universes
+                ? new UniverseChannel(row.number(), slot)
+                : new UniverseChannel(0, row.firstByte() + slot);
+        in(stretch.at(), at).forEach(slots.get(slot - 1)::add);
+      }
+    }
+    List<Slot> told = new ArrayList<>();
+    for (int i = 0; i < slots.size(); i++) {
+      if (!slots.get(i).isEmpty()) {
+        told.add(new Slot(i + 1, slots.get(i)));
+      }
+    }
+    return told;
+  }
+
   /**
    * All that answers to a byte of a controller on DDP.
    *

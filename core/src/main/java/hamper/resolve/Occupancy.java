@@ -24,6 +24,7 @@ public final class Occupancy {
   public record Span(Placement placement, int first, int last) {}
 
   private final String domain;
+  private final List<Integer> controllers;
   private final boolean universes;
   private final List<Placement> placements;
 
@@ -35,11 +36,13 @@ public final class Occupancy {
 
   private Occupancy(
       String domain,
+      List<Integer> controllers,
       boolean universes,
       List<Placement> placements,
       int[] roots,
       Stretches stretches) {
     this.domain = domain;
+    this.controllers = controllers;
     this.universes = universes;
     this.placements = placements;
     this.roots = roots;
@@ -66,7 +69,13 @@ public final class Occupancy {
             add(stretches, universes, party, placements.get(party), size);
           });
     }
-    return new Occupancy(domain, universes, placements, roots(items), stretches);
+    return new Occupancy(
+        domain,
+        lines.stream().map(line -> line.index).toList(),
+        universes,
+        placements,
+        roots(items),
+        stretches);
   }
 
   private static int[] roots(List<Item> items) {
@@ -105,6 +114,11 @@ public final class Occupancy {
   /** As {@link PacketDomain} tells it. */
   public String domain() {
     return domain;
+  }
+
+  /** Places in the list of the controllers that these packets reach, in order. */
+  public List<Integer> controllers() {
+    return controllers;
   }
 
   /** Whether places are slots of universes, and not bytes. */

@@ -50,6 +50,14 @@ public final class AddressFiles {
   }
 
   public static String csv(AddressTable table) {
+    return Csv.write(HEADER, rows(table));
+  }
+
+  public static byte[] xlsx(AddressTable table) {
+    return Xlsx.write("Addresses", HEADER, rows(table));
+  }
+
+  private static List<List<?>> rows(AddressTable table) {
     Map<String, List<String>> overlaps = overlaps(table);
     List<List<?>> rows = new ArrayList<>();
     for (Row row : table.sections()) {
@@ -82,7 +90,7 @@ public final class AddressFiles {
               String.join(
                   "; ", overlaps.getOrDefault(key(row.pieceId(), row.section()), List.of()))));
     }
-    return Csv.write(HEADER, rows);
+    return rows;
   }
 
   /** What each section overlaps with, in words. */

@@ -17,12 +17,15 @@ import hamper.edit.Edit;
 import hamper.edit.FixtureChange;
 import hamper.edit.StringChange;
 import hamper.edit.WallChange;
+import hamper.locate.Locator;
 import hamper.server.handover.GivingRun;
 import hamper.server.output.MachineAdapter;
 import hamper.server.output.OutputState;
 import hamper.server.proof.ProofRuns;
 import hamper.server.store.DisplayStore;
 import hamper.server.store.MilestoneStore;
+import hamper.why.Question;
+import hamper.why.Why;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
@@ -76,6 +79,11 @@ class ApiSchemas implements OpenApiCustomizer {
           PowerController.RunView.class,
           PowerController.FeedPlanView.class,
           PropRowsController.RowsView.class,
+          PlanSheetController.PlanSheetView.class,
+          AddressesController.GridView.class,
+          Locator.Slot.class,
+          Why.class,
+          Question.class,
           ProofRuns.ProofRun.class,
           OutputState.class,
           OutputController.HoldRequest.class,

@@ -11,6 +11,7 @@ import hamper.files.Bundle;
 import hamper.files.ComparisonFiles;
 import hamper.files.ConfigurationFiles;
 import hamper.files.DisplayFile;
+import hamper.files.PlanSheetFiles;
 import hamper.files.SheetFiles;
 import hamper.files.ShowListFiles;
 import hamper.files.UnitFiles;
@@ -159,6 +160,26 @@ class DownloadsController {
   ResponseEntity<byte[]> moved(@PathVariable String id) {
     var moved = ControllerHandover.moved(facts(id), standings.of(id, facts(id)).season());
     return download("moved.csv", CSV, ConfigurationFiles.bytes(ComparisonFiles.movedCsv(moved)));
+  }
+
+  @GetMapping("/plan.csv")
+  @Operation(summary = "The plan as a spreadsheet that comes back, as CSV")
+  ResponseEntity<byte[]> planCsv(@PathVariable String id) {
+    Facts facts = displays.get(id).look().facts();
+    return download("plan.csv", CSV, PlanSheetFiles.csv(facts.plan(), facts.resolution()));
+  }
+
+  @GetMapping("/plan.xlsx")
+  @Operation(summary = "The plan as a spreadsheet that comes back, as XLSX")
+  ResponseEntity<byte[]> planXlsx(@PathVariable String id) {
+    Facts facts = displays.get(id).look().facts();
+    return download("plan.xlsx", XLSX, PlanSheetFiles.xlsx(facts.plan(), facts.resolution()));
+  }
+
+  @GetMapping("/addresses.xlsx")
+  @Operation(summary = "The address table as XLSX")
+  ResponseEntity<byte[]> addressesXlsx(@PathVariable String id) {
+    return download("addresses.xlsx", XLSX, AddressFiles.xlsx(table(id)));
   }
 
   @GetMapping("/addresses.csv")

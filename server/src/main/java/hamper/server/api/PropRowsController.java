@@ -115,7 +115,7 @@ class PropRowsController {
   }
 
   /** The pixel type that most strings have; the catalogue's first where there are none. */
-  private static String usualType(Plan plan) {
+  static String usualType(Plan plan) {
     Map<String, Long> counts =
         plan.display().props().stream()
             .flatMap(prop -> prop.pieces().stream())
