@@ -10,6 +10,8 @@ import StartsMoveDialog from './shell/StartsMoveDialog.vue'
 import SaidLine from './shell/SaidLine.vue'
 import LitStrip from './shell/LitStrip.vue'
 import TopBar from './shell/TopBar.vue'
+import WhySheet from './shell/WhySheet.vue'
+import { useSharedPointing } from './state/pointing'
 import { useDisplay } from './state/display'
 import { useShell } from './state/shell'
 import { useForecast } from './shell/forecast'
@@ -27,6 +29,7 @@ watchEffect(() => {
   document.title = display.view ? `${display.view.name} · Hamper` : 'Hamper'
 })
 useUndoKeys()
+useSharedPointing()
 provide(
   REFUSALS,
   computed(() => display.problem),
@@ -73,6 +76,7 @@ provide(TELL, (text) => (display.said = { text, canUndo: false }))
     <ProblemDialog />
     <StartsMoveDialog />
     <KeysSheet />
+    <WhySheet v-if="display.view" />
   </v-app>
 </template>
 

@@ -1,5 +1,6 @@
 import type { Component } from 'vue'
 import { createRouter, createWebHashHistory } from 'vue-router'
+import AddressesPlace from './places/AddressesPlace.vue'
 import ControllersPlace from './places/ControllersPlace.vue'
 import HandoverPlace from './places/HandoverPlace.vue'
 import LoadsPlace from './places/LoadsPlace.vue'
@@ -15,6 +16,7 @@ const components: Record<PlaceName, Component> = {
   controllers: ControllersPlace,
   props: PropsPlace,
   patch: PatchPlace,
+  addresses: AddressesPlace,
   loads: LoadsPlace,
   handover: HandoverPlace,
 }

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
 import type { DisplayView } from '../src/api/types'
+import { COMMANDS, page, written } from '../src/shell/commands'
 import { find } from '../src/shell/finder'
 
 function lane(controller: string, at: number, label = `${at}`) {
@@ -43,6 +44,7 @@ const display = {
     },
   ],
   zones: [],
+  settings: { universeStride: 1 },
   network: { lines: [], enclosures: [], links: [] },
   power: { supplies: [], mains: [] },
 } as unknown as DisplayView
@@ -80,4 +82,49 @@ test('what hangs is taken off, and mirrors another', () => {
     { type: 'SetLegs', pieces: ['c'], set: { mirrorOf: 'b' } },
   ])
   expect(titles('rope to nowhere-7')).toEqual([])
+})
+
+const first = (text: string) => find(display, text)[0]
+
+test('what planners do all evening is a command', () => {
+  expect(first('k1 brightness 30').act?.edit).toEqual({
+    type: 'SetControllers',
+    controllers: ['k1'],
+    set: { settings: { brightness: 30 } },
+  })
+  expect(first('k1-2 brightness 30%').act?.edit).toMatchObject({ type: 'SetPort' })
+  expect(first('lanterns brightness 30').act?.edit).toMatchObject({ type: 'SetProps' })
+  expect(first('unpatch rope').act?.edit).toEqual({ type: 'UnpatchPieces', pieces: ['c'] })
+  expect(first('hold rope at 12:301').act?.edit).toMatchObject({
+    set: { hold: { universe: 12, channel: 301 } },
+  })
+  expect(first('k5 before k3').act?.edit).toMatchObject({ type: 'MoveController', by: -1 })
+  expect(first('k1 after k5').act?.edit).toMatchObject({ type: 'MoveController', by: 2 })
+  expect(first('close gaps').act?.edit).toMatchObject({ type: 'OrderUniverses' })
+  expect(titles('k1 brightness 300')).not.toContain('K1 brightness 300 %')
+})
+
+test('the first letters are enough: the rest of a command is filled in', () => {
+  const fills = (text: string) => find(display, text).flatMap((one) => one.fills ?? [])
+  expect(fills('hol')).toContain('hold ')
+  expect(fills('hold ro')).toContain('hold Rope ')
+  expect(fills('hold Rope a')).toContain('hold Rope at ')
+  expect(fills('next')).toContain('next free address for ')
+  expect(fills('next free address for k')).toContain('next free address for K1')
+  expect(fills('rope mi')).toContain('rope mirrors ')
+})
+
+test('every command is found as the grammar says it', () => {
+  for (const { says, parts } of COMMANDS) {
+    const told = written(parts)
+    const fixed = parts.filter((part) => typeof part === 'string')
+    expect(
+      fixed.every((word) => says.includes(word)),
+      `${says}: ${told}`,
+    ).toBe(true)
+  }
+})
+
+test('the page of the finder is drawn from its grammar', async () => {
+  await expect(page()).toMatchFileSnapshot('../../docs/finder.md')
 })

@@ -1,6 +1,6 @@
 import createClient from 'openapi-fetch'
 import type { paths } from './generated/schema'
-import type { Edit, GiveRequest, Header, Moving, PortRef } from './types'
+import type { Edit, GiveRequest, Header, Located, Moving, PortRef, Question } from './types'
 
 /** An error as the server words it (RFC 9457). */
 export class Problem extends Error {
@@ -216,6 +216,44 @@ export const api = {
       client.POST('/api/displays/{id}/props/rows', {
         params: { ...at(id), query: { header, version } },
         ...sent(rows),
+      }),
+    ),
+  grid: (id: string, signal?: AbortSignal) =>
+    answer(client.GET('/api/displays/{id}/addresses/grid', { ...of(id), signal })),
+  slots: (id: string, row: number) =>
+    answer(
+      client.GET('/api/displays/{id}/addresses/slots', { params: { ...at(id), query: { row } } }),
+    ),
+  locate: (id: string, query: Located, signal?: AbortSignal) =>
+    answer(client.GET('/api/displays/{id}/locate', { params: { ...at(id), query }, signal })),
+  seen: (id: string, format: 'CSV' | 'XLSX', table: { heads: string[]; rows: string[][] }) =>
+    answer(
+      client.POST('/api/displays/{id}/addresses/seen', {
+        params: { ...at(id), query: { format } },
+        body: table,
+        parseAs: 'blob',
+      }),
+    ) as unknown as Promise<Blob>,
+  why: (id: string, question: Question) =>
+    answer(client.POST('/api/displays/{id}/why', { ...of(id), body: question })),
+  readSheet: async (id: string, sheet: Blob, means?: string) =>
+    answer(
+      client.POST('/api/displays/{id}/plan-sheet/preview', {
+        params: { ...at(id), query: { means } },
+        ...sent(sheet),
+      }),
+    ),
+  takeSheet: async (
+    id: string,
+    version: number,
+    sheet: Blob,
+    starts: 'FLOW' | 'HOLD',
+    means?: string,
+  ) =>
+    answer(
+      client.POST('/api/displays/{id}/plan-sheet', {
+        params: { ...at(id), query: { version, starts, means, moveStarts: true } },
+        ...sent(sheet),
       }),
     ),
   remedies: (id: string, identity: string, signal?: AbortSignal) =>

@@ -1,4 +1,4 @@
-import type { components } from './generated/schema'
+import type { components, paths } from './generated/schema'
 
 type Schemas = components['schemas']
 
@@ -100,3 +100,14 @@ export type Supply = Schemas['Supply']
 export type MainsCircuit = Schemas['MainsCircuit']
 export type Conductor = LegView['cut'][number]
 export type Wiring = Schemas['Wiring']
+export type GridView = Schemas['GridView']
+export type Spot = Schemas['Spot']
+export type Slot = Schemas['Slot']
+export type Question = Schemas['Question']
+export type Why = Schemas['Why']
+export type Term = Schemas['Term']
+export type PlanSheetView = Schemas['PlanSheetView']
+export type SheetColumn = Schemas['Column']
+export type PlanColumn = NonNullable<SheetColumn['means']>
+/** What is asked of the very pixel. */
+export type Located = NonNullable<paths['/api/displays/{id}/locate']['get']['parameters']['query']>

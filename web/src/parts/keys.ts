@@ -20,6 +20,10 @@ export const KEYS = {
     keys: {
       find: key('/', 'go to the finder'),
       keys: key('?', 'this sheet'),
+      why: key(
+        'W',
+        'why a number is what it is: the one pointed at, or those of what has the keyboard, one after another',
+      ),
       undo: key('Ctrl+Z', 'take back the last change'),
       redo: key('Ctrl+Shift+Z Ctrl+Y', 'make it again'),
     },
@@ -131,6 +135,25 @@ export const KEYS = {
     keys: {
       left: key('ArrowLeft', 'the address before'),
       right: key('ArrowRight', 'the address after'),
+    },
+  },
+  grid: {
+    where: 'Addresses, on the grid',
+    keys: {
+      left: key(
+        'ArrowLeft Shift+ArrowLeft',
+        'a slot before; with Shift the start of what stands there',
+      ),
+      right: key('ArrowRight Shift+ArrowRight', 'a slot after; with Shift what stands behind it'),
+      up: key('ArrowUp', 'the universe above'),
+      down: key('ArrowDown', 'the universe below'),
+      farUp: key('PageUp', 'twenty universes up'),
+      farDown: key('PageDown', 'twenty universes down'),
+      first: key('Home', 'the first universe'),
+      last: key('End', 'the last universe'),
+      open: key('Enter', 'open the universe slot by slot, or close it'),
+      patch: key('P', 'show what stands there in Patch'),
+      letGo: key('Escape', 'close it'),
     },
   },
   site: {

@@ -4,6 +4,7 @@ import type { ControllerView, Finding } from '../api/types'
 import { blockTold } from '../parts/blockTold'
 import { useGrowing } from '../parts/useGrowing'
 import { counted } from '../parts/words'
+import { whyController } from '../parts/why'
 import StateMark from '../shell/StateMark.vue'
 import MiniRibbon from '../ribbon/MiniRibbon.vue'
 import { reachOf } from '../ribbon/geometry'
@@ -221,8 +222,17 @@ function free(view: ControllerView): string {
             </td>
             <td class="mono">
               <template v-if="view.block.channels">
-                {{ blockTold(view) }}<br />
-                <span class="quiet">{{ view.block.channels.toLocaleString('en') }} channels</span>
+                <span
+                  :data-why="
+                    whyController(
+                      view.block.firstUniverse === undefined ? 'DISPLAY_START' : 'FIRST_UNIVERSE',
+                      view.controller.id,
+                    )
+                  "
+                  >{{ blockTold(view) }}</span><br />
+                <span class="quiet" :data-why="whyController('UNIVERSES', view.controller.id)"
+                  >{{ view.block.channels.toLocaleString('en') }} channels</span
+                >
               </template>
             </td>
             <td>{{ free(view) }}</td>

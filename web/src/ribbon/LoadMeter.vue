@@ -10,6 +10,8 @@ const props = defineProps<{
   label: string
   /** A second mark on the meter, such as at full brightness; a share too. */
   mark?: number
+  /** What the number is asked by. */
+  why?: string
 }>()
 
 const state = computed(() => (props.share > 1 ? 'over' : props.share > 0.9 ? 'near' : 'fine'))
@@ -18,7 +20,7 @@ const percent = (share: number) => `${Math.min(100, Math.max(0, share * 100))}%`
 
 <template>
   <div class="meter" :class="state" :title="label">
-    <span class="mono number"
+    <span class="mono number" :data-why="why"
       ><span v-if="state === 'over'" aria-hidden="true">▲ </span>{{ text }}</span
     >
     <div

@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import { mdiMagnify } from '@mdi/js'
-import { computed, onScopeDispose, ref, watch } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { api } from '../api/client'
+import { outcome } from '../parts/previewWords'
+import { useTrial } from '../state/trial'
 import { useDisplay } from '../state/display'
 import { find, type Found } from './finder'
+import { foundSpot, lookup } from './veryPixel'
 import { useGoThere } from './goThere'
 import { isTyping, KEYS, keyOf } from '../parts/keys'
 
@@ -15,11 +19,52 @@ const at = ref(0)
 const open = ref(false)
 const box = ref<HTMLInputElement>()
 
-const found = computed(() => (display.view ? find(display.view, query.value) : []))
+/** Pixels that an address was asked for. */
+const spots = shallowRef<Found[]>([])
+const found = computed(() =>
+  spots.value.length ? spots.value : display.view ? find(display.view, query.value) : [],
+)
+let locating: AbortController | undefined
+async function locate() {
+  locating?.abort()
+  spots.value = []
+  const asked = display.view && lookup(display.view, query.value.trim())
+  if (!asked) {
+    return
+  }
+  const mine = (locating = new AbortController())
+  try {
+    const answer = await api.locate(display.view!.id, asked, mine.signal)
+    spots.value = locating === mine ? answer.map(foundSpot) : spots.value
+  } catch {
+    // nothing is there, which the list says
+  }
+}
 watch(query, () => {
   at.value = 0
   open.value = query.value.trim() !== ''
+  void locate()
 })
+
+/** What the command that is about to be chosen would do. */
+const trial = useTrial()
+const PAUSE = 200
+let pausing: number | undefined
+watch([() => found.value[at.value]?.key, open], () => {
+  window.clearTimeout(pausing)
+  trial.leave()
+  const edit = open.value ? found.value[at.value]?.act?.edit : undefined
+  if (edit) {
+    pausing = window.setTimeout(() => void trial.aim(edit), PAUSE)
+  }
+})
+const would = computed(() =>
+  trial.refused.value
+    ? [`This cannot be: ${trial.refused.value}`]
+    : trial.preview.value
+      ? outcome(trial.preview.value)
+      : [],
+)
 
 const onKey = (event: KeyboardEvent) => {
   if (keyOf(KEYS.everywhere, event) === 'find' && !isTyping(event)) {
@@ -39,18 +84,34 @@ async function choose(one: Found | undefined) {
   if (!one) {
     return
   }
+  if (one.fills !== undefined) {
+    query.value = one.fills
+    box.value?.focus()
+    return
+  }
   // the keyboard belongs to where it goes
   leave()
   if (one.act) {
     await display.edit(one.act.edit)
     // whoever is typing the next command already is not called away
-    if (document.activeElement !== box.value) {
+    if (one.act.piece && document.activeElement !== box.value) {
       await goThere({ piece: one.act.piece })
     }
   } else if (one.to) {
     await router.push(one.to)
   } else if (one.subject) {
     await goThere(one.subject)
+  }
+}
+
+/** Tab fills in what the list offers first, if it is a word or a name to go on with. */
+function fill(event: KeyboardEvent) {
+  const one = found.value[at.value]?.fills
+    ? found.value[at.value]
+    : found.value.find((f) => f.fills)
+  if (open.value && one && !event.shiftKey) {
+    event.preventDefault()
+    void choose(one)
   }
 }
 
@@ -68,8 +129,8 @@ function leave() {
       ref="box"
       v-model="query"
       class="field"
-      placeholder="Find, or “ridge to K2-5”"
-      aria-label="Find a name, address, port or IP; or patch: name to port"
+      placeholder="Find, 12:301, or “ridge to K2-5”"
+      aria-label="Find a name, address, port, pixel or IP; or a command such as: ridge to K2-5"
       role="combobox"
       aria-autocomplete="list"
       aria-controls="finds"
@@ -79,6 +140,7 @@ function leave() {
       @keydown.down.prevent="step(1)"
       @keydown.up.prevent="step(-1)"
       @keydown.enter.prevent="choose(found[at])"
+      @keydown.tab="fill"
       @keydown.esc="leave"
       @blur="open = false"
     />
@@ -98,6 +160,9 @@ function leave() {
       >
         <span>{{ one.title }}</span>
         <span class="quiet mono detail">{{ one.detail }}</span>
+      </li>
+      <li v-if="would.length" class="would" role="presentation" data-test="finder-would">
+        <span v-for="line in would.slice(0, 5)" :key="line">{{ line }}</span>
       </li>
     </ul>
   </div>
@@ -136,7 +201,7 @@ function leave() {
   z-index: 30;
   top: 44px;
   left: 0;
-  width: 460px;
+  width: min(560px, 92vw);
   list-style: none;
   background: rgb(var(--v-theme-surface));
   border: 1px solid var(--line-strong);
@@ -157,5 +222,16 @@ function leave() {
 }
 .detail {
   font-size: 12px;
+  text-align: right;
+}
+.finds .would {
+  display: grid;
+  gap: 1px;
+  margin-top: 4px;
+  border-top: 1px solid var(--line);
+  border-radius: 0;
+  font-size: 12px;
+  color: var(--copper);
+  cursor: default;
 }
 </style>

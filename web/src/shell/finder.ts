@@ -1,13 +1,6 @@
 import type { RouteLocationRaw } from 'vue-router'
-import type {
-  DisplayView,
-  Edit,
-  LaneView,
-  LegView,
-  PieceView,
-  SectionView,
-  Subject,
-} from '../api/types'
+import type { DisplayView, Edit, LaneView, LegView, SectionView, Subject } from '../api/types'
+import { commands, completions } from './commands'
 import { places } from './places'
 
 /** One thing that the finder offers. */
@@ -19,7 +12,9 @@ export interface Found {
   /** A place that choosing it opens. */
   to?: RouteLocationRaw
   /** What choosing it does, and the piece to look at then. */
-  act?: { edit: Edit; piece: string }
+  act?: { edit: Edit; piece?: string }
+  /** What choosing it puts in the field. */
+  fills?: string
 }
 
 type Part = NonNullable<Subject['part']>
@@ -53,113 +48,6 @@ function atAddress(display: DisplayView, universe: number, channel: number): Fou
         })),
     ),
   )
-}
-
-/** What a text means after "to": a port by its tag or the board's own name, or a whole controller. */
-/** "K5-1" where K5 has ports of one kind only: nobody needs to say that they are DMX. */
-function onlyPort(display: DisplayView, wanted: string) {
-  const [tag, port] = wanted.split('-')
-  const view = display.controllers.find((one) => one.controller.tag.toLowerCase() === tag)
-  const kinds = new Set(view?.lanes.map((lane) => lane.port.kind))
-  return kinds.size === 1 ? view!.lanes.find((lane) => String(lane.port.port) === port) : undefined
-}
-
-function targetOf(display: DisplayView, where: string) {
-  const wanted = where.toLowerCase()
-  const lanes = display.controllers.flatMap((view) => view.lanes)
-  const lane =
-    lanes.find((one) => one.written.toLowerCase() === wanted) ??
-    lanes.find(
-      (one) => one.label.toLowerCase() === wanted && one.label !== String(one.port.port),
-    ) ??
-    onlyPort(display, wanted)
-  const view = display.controllers.find((one) => one.controller.tag.toLowerCase() === wanted)
-  return lane ? { lane } : view && { view }
-}
-
-function named(display: DisplayView, what: string) {
-  return pieces(display).filter((piece) => piece.title.toLowerCase().includes(what.toLowerCase()))
-}
-
-const now = (piece: PieceView) => (piece.written ? `now on ${piece.written}` : 'not patched')
-
-/**
- * "bow rail to K1-7", "lantern to K3": a patch in words; first what has exactly that name, then all
- * that are meant, then each.
- */
-function patches(display: DisplayView, text: string): Found[] {
-  const parts = /^(.+?)\s+to\s+(\S+)$/i.exec(text)
-  const target = parts && targetOf(display, parts[2])
-  if (!parts || !target) {
-    return []
-  }
-  const where = target.lane?.written ?? target.view!.controller.tag
-  const edit = (ids: string[]): Edit =>
-    target.lane
-      ? { type: 'PatchPieces', pieces: ids, port: target.lane.port }
-      : { type: 'PatchAcross', pieces: ids, controller: target.view!.controller.id }
-  const meant = named(display, parts[1])
-  const all = meant.map((piece) => piece.piece.id)
-  const together: Found[] =
-    meant.length > 1
-      ? [
-          {
-            key: 'patch-all',
-            title: `Patch ${meant.length} pieces to ${where}`,
-            detail: meant.map((piece) => piece.title).join(', '),
-            act: { edit: edit(all), piece: all[0] },
-          },
-        ]
-      : []
-  const each = (piece: PieceView) => ({
-    key: `patch-${piece.piece.id}`,
-    title: `Patch ${piece.title} to ${where}`,
-    detail: now(piece),
-    act: { edit: edit([piece.piece.id]), piece: piece.piece.id },
-  })
-  const exactly = meant.filter((piece) => piece.title.toLowerCase() === parts[1].toLowerCase())
-  const others = meant.filter((piece) => !exactly.includes(piece))
-  return [...exactly.map(each), ...together, ...others.map(each)]
-}
-
-/** "unpatch bow rail". */
-function unpatches(display: DisplayView, text: string): Found[] {
-  const parts = /^unpatch\s+(.+)$/i.exec(text)
-  const meant = parts ? named(display, parts[1]).filter((piece) => piece.written) : []
-  return meant.map((piece) => ({
-    key: `unpatch-${piece.piece.id}`,
-    title: `Unpatch ${piece.title}`,
-    detail: now(piece),
-    act: { edit: { type: 'UnpatchPieces', pieces: [piece.piece.id] }, piece: piece.piece.id },
-  }))
-}
-
-/** "far rail mirrors near rail": the first shows what the second shows. */
-function mirrors(display: DisplayView, text: string): Found[] {
-  const parts = /^(.+?)\s+mirrors\s+(.+)$/i.exec(text)
-  if (!parts) {
-    return []
-  }
-  const originals = named(display, parts[2]).filter((piece) => piece.written)
-  return named(display, parts[1])
-    .filter((piece) => piece.written)
-    .flatMap((piece) =>
-      originals
-        .filter((original) => original.piece.id !== piece.piece.id)
-        .map((original) => ({
-          key: `mirror-${piece.piece.id}-${original.piece.id}`,
-          title: `${piece.title} mirrors ${original.title}`,
-          detail: now(piece),
-          act: {
-            edit: {
-              type: 'SetLegs' as const,
-              pieces: [piece.piece.id],
-              set: { mirrorOf: original.piece.id },
-            },
-            piece: piece.piece.id,
-          },
-        })),
-    )
 }
 
 /** Places, zones, subnets, props and what a controller is fed by. */
@@ -241,7 +129,7 @@ function pieces(display: DisplayView) {
   return display.props.flatMap((prop) => prop.pieces)
 }
 
-/** Finds by name, address ("12:301"), port ("K1-7") or IP address, and reads patch commands. */
+/** Finds by name, address ("12:301"), port ("K1-7") or IP address, and reads commands. */
 export function find(display: DisplayView, query: string): Found[] {
   const text = query.trim()
   if (!text) {
@@ -252,7 +140,8 @@ export function find(display: DisplayView, query: string): Found[] {
     return atAddress(display, Number(address[1]), Number(address[2])).slice(0, MOST)
   }
   const wanted = text.toLowerCase()
-  const found = [...patches(display, text), ...unpatches(display, text), ...mirrors(display, text)]
+  const commanded = commands(display, text)
+  const found = [...commanded]
   for (const view of display.controllers) {
     const { controller } = view
     const ip = controller.settings.address ?? ''
@@ -291,5 +180,6 @@ export function find(display: DisplayView, query: string): Found[] {
     }
   }
   found.push(...elsewhere(display, wanted), ...settingsOf(display, wanted))
-  return found.slice(0, MOST)
+  const going = commanded.length ? [] : completions(display, query.trimStart())
+  return [...found.slice(0, MOST - going.length), ...going]
 }

@@ -6,6 +6,7 @@ import {
   mdiSendVariantOutline,
   mdiTransitConnectionHorizontal,
   mdiViewDashboardOutline,
+  mdiViewSequentialOutline,
 } from '@mdi/js'
 
 /** The places, in the order of the work; `opens` names what of a place an address can open. */
@@ -20,6 +21,7 @@ export const places = [
   },
   { name: 'props', title: 'Props', icon: mdiCubeOutline, opens: 'prop' },
   { name: 'patch', title: 'Patch', icon: mdiTransitConnectionHorizontal, opens: 'piece' },
+  { name: 'addresses', title: 'Addresses', icon: mdiViewSequentialOutline, opens: 'row' },
   { name: 'loads', title: 'Loads', icon: mdiGauge, opens: 'run' },
   { name: 'handover', title: 'Handover', icon: mdiSendVariantOutline, opens: 'controller' },
 ] as const

@@ -308,6 +308,12 @@ export const useDisplay = defineStore('display', () => {
     startsMove.value = undefined
     return act((id, version) => api.edit(id, version, asked.edit, true), true)
   }
+  /** Makes an edit whose very purpose is to move starts: nobody is asked again. */
+  const editMoving = (change: Edit) =>
+    act((id, version) => api.edit(id, version, change, true), true)
+  /** Takes the good rows of a planner's own spreadsheet in. */
+  const takeSheet = (sheet: Blob, starts: 'FLOW' | 'HOLD', means?: string) =>
+    act((id, version) => api.takeSheet(id, version, sheet, starts, means), true)
   const undo = () => act(api.undo, false)
   const redo = () => act(api.redo, true)
 
@@ -403,6 +409,8 @@ export const useDisplay = defineStore('display', () => {
     start,
     edit,
     foreseen,
+    editMoving,
+    takeSheet,
     undo,
     redo,
     importFile,

@@ -61,6 +61,17 @@ export const useHandover = defineStore('handover', () => {
     )
     return byPort
   })
+  /** Pieces that hang or start elsewhere than at the milestone that is shown. */
+  const movedPieces = computed(() => {
+    const moved = new Set<string>()
+    shadows.value?.legs.forEach((leg) => {
+      const now = display.legs.get(leg.piece)
+      if (now?.lane.written !== leg.written || now.leg.sections[0]?.start !== leg.start) {
+        moved.add(leg.piece)
+      }
+    })
+    return moved
+  })
   async function showShadows(milestone?: string) {
     const id = display.view!.id
     shadows.value = milestone ? await display.attempt(() => api.shadows(id, milestone)) : undefined
@@ -85,6 +96,7 @@ export const useHandover = defineStore('handover', () => {
   return {
     shadows,
     shadowsAt,
+    movedPieces,
     showShadows,
     now,
     states,

@@ -18,6 +18,7 @@ import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
 import { counted, PROTOCOLS, TRANSPORTS } from '../../parts/words'
+import { whyController } from '../../parts/why'
 import StateMark from '../../shell/StateMark.vue'
 import { useGoThere } from '../../shell/goThere'
 import { useDisplay } from '../../state/display'
@@ -237,7 +238,17 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
             :most="63999"
             @typing="(v) => emit('universe', v)"
             @change="(firstUniverse) => set({ firstUniverse })" />
-          × {{ block.universes }} of
+          ×
+          <span :data-why="whyController('UNIVERSES', controller.id)">{{ block.universes }}</span>
+          <button
+            v-if="block.firstUniverse !== undefined"
+            type="button"
+            class="asks"
+            :data-why="whyController('FIRST_UNIVERSE', controller.id)"
+          >
+            from {{ block.firstUniverse }}
+          </button>
+          of
           <InPlaceNumber
             :value="settings.universeSize"
             :label="`Universe size of ${controller.tag}`"

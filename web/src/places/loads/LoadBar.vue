@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useDisplay } from '../../state/display'
 
 /** A load against what is given, to scale: planned filled, at 100 % as a mark, what is planned at most as a line. */
-const props = defineProps<{ now: number; full: number; most: number; unit: string }>()
+const props = defineProps<{ now: number; full: number; most: number; unit: string; why?: string }>()
 
 const display = useDisplay()
 const planned = computed(() => display.view!.power.plannedShare)
@@ -33,8 +33,8 @@ const told = computed(
       <div class="full" :style="{ left: `calc(${percent(full / most)} - 2px)` }" />
     </div>
     <span class="mono">
-      {{ state === 'over' ? '▲ ' : '' }}{{ now.toFixed(digits) }} / {{ most }} {{ unit
-      }}<span class="quiet"> · {{ full.toFixed(digits) }} at 100 %</span>
+      <span :data-why="why">{{ state === 'over' ? '▲ ' : '' }}{{ now.toFixed(digits) }}</span> /
+      {{ most }} {{ unit }}<span class="quiet"> · {{ full.toFixed(digits) }} at 100 %</span>
     </span>
   </div>
 </template>

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import type { LaneView } from '../../api/types'
 import { fits } from '../../parts/matches'
+import { whyPort } from '../../parts/why'
 import { useGrowing } from '../../parts/useGrowing'
 import LoadMeter from '../../ribbon/LoadMeter.vue'
 import StateMark from '../../shell/StateMark.vue'
@@ -112,6 +113,7 @@ function toggle(key: string) {
             :text="port.cells[column.key as 'pixels'].text"
             :share="port.cells[column.key as 'pixels'].share"
             :label="port.cells[column.key as 'pixels'].told"
+            :why="column.why && !port.lane.dmx ? whyPort(column.why, port.lane.port) : undefined"
           />
         </td>
         <td class="what">{{ port.what }}</td>

@@ -5,6 +5,7 @@ import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
 import { useDisplay } from '../../state/display'
+import { whyPart } from '../../parts/why'
 import LoadBar from './LoadBar.vue'
 
 /** A mains circuit: its breaker, what it carries, what else hangs on it. */
@@ -74,7 +75,13 @@ function set(changes: Partial<MainsCircuit>) {
       </span>
     </h2>
     <div>
-      <LoadBar :now="view.watts" :full="view.fullWatts" :most="view.mostWatts" unit="W" />
+      <LoadBar
+        :now="view.watts"
+        :full="view.fullWatts"
+        :most="view.mostWatts"
+        unit="W"
+        :why="whyPart('MAINS_WATTS', view.mains.id)"
+      />
       <p class="more quiet">
         <span
           :class="{

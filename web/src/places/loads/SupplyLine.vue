@@ -8,6 +8,7 @@ import InPlaceText from '../../parts/InPlaceText.vue'
 import { counted } from '../../parts/words'
 import { portKey, useDisplay } from '../../state/display'
 import { useLoads } from '../../state/loads'
+import { whyPart } from '../../parts/why'
 import LoadBar from './LoadBar.vue'
 
 /** A supply: what it gives, what hangs on it, every value edited where it stands. */
@@ -120,7 +121,13 @@ function show(key: string) {
         A
       </span>
     </div>
-    <LoadBar :now="view.amps" :full="view.fullAmps" :most="supply.amps" unit="A" />
+    <LoadBar
+      :now="view.amps"
+      :full="view.fullAmps"
+      :most="supply.amps"
+      unit="A"
+      :why="whyPart('SUPPLY_AMPS', supply.id)"
+    />
     <v-btn
       size="small"
       :aria-label="`Remove ${supply.name}`"

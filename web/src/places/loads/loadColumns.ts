@@ -1,28 +1,46 @@
 import { toldVolts } from '../../parts/volts'
-import type { FeedView, LaneView } from '../../api/types'
+import type { FeedView, LaneView, Question } from '../../api/types'
 
 export type Column = 'port' | 'pixels' | 'frame' | 'traffic' | 'amps' | 'full' | 'volts'
 
-export const COLUMNS: { key: Column; title: string; means: string }[] = [
+export const COLUMNS: { key: Column; title: string; means: string; why?: Question['kind'] }[] = [
   { key: 'port', title: 'Port', means: 'in list order' },
   {
     key: 'pixels',
+    why: 'PIXEL_LIMIT',
     title: 'Filled',
     means: 'pixels, null pixels included, or DMX slots, of what the port takes',
   },
-  { key: 'frame', title: 'Frame rate', means: 'and how much of the show’s frame it takes' },
-  { key: 'traffic', title: 'Traffic', means: 'of its channels, were they sent alone, of the link' },
+  {
+    key: 'frame',
+    why: 'FRAME_TIME',
+    title: 'Frame rate',
+    means: 'and how much of the show’s frame it takes',
+  },
+  {
+    key: 'traffic',
+    why: 'PORT_TRAFFIC',
+    title: 'Traffic',
+    means: 'of its channels, were they sent alone, of the link',
+  },
   {
     key: 'amps',
+    why: 'AMPS',
     title: 'Planned',
     means: 'the fuse nearest to its limit, all white at the planned brightness',
   },
   {
     key: 'full',
+    why: 'FULL_AMPS',
     title: 'At 100 %',
     means: 'the fuse nearest to its limit, as a device’s own test lights it',
   },
-  { key: 'volts', title: 'Lowest voltage', means: 'of what the pixels can do without' },
+  {
+    key: 'volts',
+    why: 'VOLTS',
+    title: 'Lowest voltage',
+    means: 'of what the pixels can do without',
+  },
 ]
 
 /** A value with what it may be: the number as text, the share of its limit, the headroom in words. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { whyController } from '../../parts/why'
 import { computed } from 'vue'
 import type { ControllerView, Flow } from '../../api/types'
 import { useDisplay } from '../../state/display'
@@ -166,7 +167,9 @@ function told(flow: Flow): string {
           @change="(v) => setSource(line.flow, v)"
         />{{ line.flow.wifi ? ', Wi-Fi' : '' }}</span
       >
-      <span class="mono small">{{ told(line.flow) }}</span>
+      <span class="mono small" :data-why="whyController('TRAFFIC', line.flow.controller)">{{
+        told(line.flow)
+      }}</span>
     </div>
   </div>
 </template>

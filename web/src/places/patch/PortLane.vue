@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { LaneView } from '../../api/types'
+import { whyPort } from '../../parts/why'
 import LoadMeter from '../../ribbon/LoadMeter.vue'
 import { cellsOf } from '../loads/loadColumns'
 import RunRibbon from '../../ribbon/RunRibbon.vue'
@@ -114,11 +115,13 @@ const caption = computed(() => {
         <LoadMeter
           :text="`${load.pixels + load.nullPixels}/${load.limit}`"
           :share="(load.pixels + load.nullPixels) / load.limit"
+          :why="whyPort('PIXEL_LIMIT', lane.port)"
           :label="`Pixels of the limit, set by the ${load.limitBy === 'FRAME' ? 'frame' : 'model'}`"
         />
         <LoadMeter
           :text="`${Math.floor(load.framesPerSecond)} fps`"
           :share="load.frameShare"
+          :why="whyPort('FRAME_TIME', lane.port)"
           label="Share of the show's frame"
         />
         <LoadMeter
@@ -126,6 +129,7 @@ const caption = computed(() => {
           :text="fuses.amps.text"
           :share="fuses.amps.share"
           :mark="fuses.full.share"
+          :why="whyPort('AMPS', lane.port)"
           :label="`${fuses.amps.told}; ${fuses.full.text} at 100 %`"
         />
       </template>

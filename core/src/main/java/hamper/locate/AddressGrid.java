@@ -11,7 +11,6 @@ import hamper.resolve.Overlap;
 import hamper.resolve.Placement;
 import hamper.resolve.Resolver;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -133,15 +132,13 @@ public record AddressGrid(List<Row> rows) {
     private void addBytes(Occupancy occupancy) {
       int owner = occupancy.controllers().get(0);
       int bytes = facts.resolution().blocks().get(owner).channels();
-      List<Occupancy.Span> spans =
-          occupancy.in(0).stream().sorted(Comparator.comparingInt(Occupancy.Span::first)).toList();
       int size = Traffic.DDP_BYTES;
       List<List<Stretch>> packets = new ArrayList<>();
       for (int from = 0; from < bytes; from += size) {
         packets.add(new ArrayList<>());
       }
-      for (Occupancy.Span span : spans) {
-        for (int packet = (span.first() - 1) / size; packet * size < span.last(); packet++) {
+      for (Occupancy.Span span : occupancy.inBytes()) {
+        for (int packet = span.first() / size; packet * size <= span.last(); packet++) {
           int before = packet * size;
           int end = Math.min(before + size, bytes);
           packets
@@ -149,8 +146,8 @@ public record AddressGrid(List<Row> rows) {
               .add(
                   stretch(
                       span,
-                      Math.max(1, span.first() - before),
-                      Math.min(size, span.last() - before),
+                      Math.max(1, span.first() - before + 1),
+                      Math.min(size, span.last() - before + 1),
                       new UniverseChannel(0, end)));
         }
       }

@@ -154,6 +154,20 @@ public final class Occupancy {
     return shared.build().toArray();
   }
 
+  /** Who stands in which bytes, by the first of them; empty where there are universes. */
+  public List<Span> inBytes() {
+    List<Span> spans = new ArrayList<>();
+    for (int i = 0; !universes && i < sorted.length; i++) {
+      int stretch = sorted[i];
+      spans.add(
+          new Span(
+              placements.get(stretches.party(stretch)),
+              stretches.start(stretch),
+              stretches.end(stretch) - 1));
+    }
+    return spans;
+  }
+
   /** Who stands in a universe, by first slot. */
   public List<Span> in(int universe) {
     List<Span> spans = new ArrayList<>();

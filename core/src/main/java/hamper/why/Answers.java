@@ -20,7 +20,8 @@ public final class Answers {
       case FIRST_UNIVERSE -> BlockWhy.of(facts, controller(facts, question)).firstUniverse();
       case UNIVERSES -> BlockWhy.of(facts, controller(facts, question)).universes();
       case DISPLAY_START -> BlockWhy.of(facts, controller(facts, question)).displayStart();
-      case TRAFFIC -> BlockWhy.of(facts, controller(facts, question)).traffic();
+      case TRAFFIC -> TrafficWhy.of(facts, controller(facts, question));
+      case PORT_TRAFFIC -> TrafficWhy.of(facts, question);
       case PIXELS -> PortWhy.of(facts, question).map(PortWhy::pixels).orElse(List.of());
       case PIXEL_LIMIT -> PortWhy.of(facts, question).map(PortWhy::limit).orElse(List.of());
       case FRAME_TIME -> PortWhy.of(facts, question).map(PortWhy::frameTime).orElse(List.of());

@@ -3,10 +3,7 @@ package hamper.why;
 import hamper.check.Subject;
 import hamper.display.Controller;
 import hamper.facts.Facts;
-import hamper.load.Traffic;
-import hamper.network.Flows;
 import hamper.resolve.ControllerBlock;
-import hamper.resolve.Resolver;
 import hamper.why.Why.Fold;
 import java.util.ArrayList;
 import java.util.List;
@@ -158,55 +155,5 @@ final class BlockWhy {
             Fold.SUM,
             "blocks lie one after another in list order, with what is kept free",
             terms));
-  }
-
-  List<Why> traffic() {
-    Traffic sent = Flows.traffic(facts.plan(), controller, block);
-    if (sent.packetsPerSecond() == 0) {
-      return List.of();
-    }
-    double rate = facts.plan().display().settings().framesPerSecond();
-    boolean full = controller.sending().fullUniverses();
-    boolean bytes = !controller.protocol().usesUniverses();
-    int chunk = bytes ? Traffic.DDP_BYTES : controller.settings().universeSize();
-    int channels = bytes ? block.sentBytes() : block.usedChannels();
-    List<Term> terms = new ArrayList<>();
-    int whole = channels / chunk;
-    int size = bytes ? 1 : chunk;
-    add(
-        terms,
-        whole,
-        "full packet",
-        Traffic.of(controller.protocol(), whole * chunk, size, full, rate));
-    if (channels % chunk > 0) {
-      Traffic rest = Traffic.of(controller.protocol(), channels % chunk, size, full, rate);
-      add(terms, 1, "packet of the rest", rest);
-    }
-    int lines = bytes ? 0 : block.dmxUniverses().size();
-    Traffic line =
-        Traffic.of(controller.protocol(), Resolver.DMX_SLOTS, Resolver.DMX_SLOTS, full, rate);
-    if (lines > 0) {
-      terms.add(Term.of(Words.count(lines, "DMX universe"), lines * line.megabitsPerSecond()));
-    }
-    return List.of(
-        new Why(
-            "What " + controller.tag() + " is sent",
-            sent.megabitsPerSecond(),
-            "Mbit/s",
-            Words.decimal(sent.megabitsPerSecond(), 1, "Mbit/s"),
-            Fold.SUM,
-            "each packet with its headers and its gap on the wire, %s times a second"
-                .formatted(trimmed(rate)),
-            terms));
-  }
-
-  private static String trimmed(double rate) {
-    return rate == Math.rint(rate) ? String.valueOf((long) rate) : String.valueOf(rate);
-  }
-
-  private static void add(List<Term> terms, int count, String what, Traffic traffic) {
-    if (count > 0) {
-      terms.add(Term.of(Words.count(count, what), traffic.megabitsPerSecond()));
-    }
   }
 }

@@ -10,7 +10,9 @@ import hamper.display.PixelString;
 import hamper.display.PortLimit;
 import hamper.display.Section;
 import hamper.facts.Facts;
+import hamper.load.FeedLoad;
 import hamper.load.PortLoad;
+import hamper.load.RunPower;
 import hamper.why.Why.Fold;
 import java.util.ArrayList;
 import java.util.List;
@@ -91,7 +93,7 @@ final class PortWhy {
       }
       terms.add(
           Term.of(
-                  "%s at %s frames a second".formatted(type.name(), number(rate)),
+                  "%s at %s frames a second".formatted(type.name(), Words.number(rate)),
                   FrameTime.mostPlaces(type, rate))
               .noted("as many as a frame of %.1f ms has time for".formatted(1000 / rate)));
     }
@@ -106,10 +108,6 @@ final class PortWhy {
             terms));
   }
 
-  private static String number(double rate) {
-    return rate == Math.rint(rate) ? String.valueOf((long) rate) : String.valueOf(rate);
-  }
-
   List<Why> frameTime() {
     PixelType slowest =
         types().stream()
@@ -122,7 +120,8 @@ final class PortWhy {
         Term.of(
                 Words.count(load.places(), "pixel") + " of %d bits".formatted(slowest.bits()),
                 load.places() * slowest.bits() * microsPerBit)
-            .noted("%s clocks at %s kHz".formatted(slowest.name(), number(slowest.bitRateKHz())))
+            .noted(
+                "%s clocks at %s kHz".formatted(slowest.name(), Words.number(slowest.bitRateKHz())))
             .asking(Question.ofPort(Question.Kind.PIXELS, run.port())));
     double rest = slowest.headBits() + Math.ceil(load.places() * slowest.tailBits());
     if (rest > 0) {
@@ -159,8 +158,8 @@ final class PortWhy {
                   "%s of %s mA at 100 %%, %s mA dark; %s"
                       .formatted(
                           Words.count(string.pixels(), "pixel"),
-                          number(type.fullMilliamps()),
-                          number(type.idleMilliamps()),
+                          Words.number(type.fullMilliamps()),
+                          Words.number(type.idleMilliamps()),
                           full ? "100 %" : brightness(leg)))
               .at(subject(leg)));
     }
@@ -173,8 +172,49 @@ final class PortWhy {
             Words.decimal(amps, 1, "A"),
             Fold.SUM,
             "all white: idle + (full − idle) × brightness for each pixel; null pixels idle",
-            terms));
+            terms),
+        throughFeeds(full, amps));
   }
+
+  /** The same current, as it comes in. */
+  private Why throughFeeds(boolean full, double amps) {
+    List<Term> terms = new ArrayList<>();
+    double fed = 0;
+    List<FeedLoad> feeds =
+        facts.power().stream()
+            .filter(power -> power.port().equals(run.port()))
+            .flatMap(RunPower::feeds)
+            .toList();
+    for (FeedLoad feed : feeds) {
+      double one = full ? feed.fullAmps() : feed.amps();
+      fed += one;
+      terms.add(
+          Term.of(
+                  feed.at().isPresent()
+                      ? "feed at position %,d".formatted(feed.position())
+                      : "the port's own feed",
+                  one)
+              .noted(feed.supply().map(supply -> supply.name()).orElse(""))
+              .at(
+                  feed.supply()
+                      .map(supply -> Subject.supply(supply.id()))
+                      .orElse(Subject.port(run.port()))));
+    }
+    if (Math.abs(amps - fed) > UNFED) {
+      terms.add(Term.of("pixels that nothing feeds", amps - fed));
+    }
+    return new Why(
+        "The same through its feeds",
+        terms.stream().mapToDouble(Term::amount).sum(),
+        "A",
+        Words.decimal(amps, 1, "A"),
+        Fold.SUM,
+        "current takes the way of the least resistance: each feed by its lead and by where it enters",
+        terms);
+  }
+
+  /** How exactly the solver shares out a current (A). */
+  private static final double UNFED = 1e-4;
 
   private String brightness(HungLeg leg) {
     List<String> percents =

@@ -2,6 +2,7 @@ package hamper.why;
 
 import hamper.display.PortRef;
 import hamper.value.Require;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -45,6 +46,8 @@ public record Question(
     PIXELS(Of.PORT),
     PIXEL_LIMIT(Of.PORT),
     FRAME_TIME(Of.PORT),
+    /** What its channels take, sent alone (Mbit/s). */
+    PORT_TRAFFIC(Of.PORT),
     AMPS(Of.PORT),
     FULL_AMPS(Of.PORT),
     /** Where the voltage of a run is farthest below what is needed, or nearest to it. */
@@ -73,7 +76,7 @@ public record Question(
         };
     Require.that(
         named,
-        kind.of().name().toLowerCase(java.util.Locale.ROOT),
+        kind.of().name().toLowerCase(Locale.ROOT),
         "nothing",
         "%s is asked of one".formatted(kind));
   }

@@ -52,8 +52,8 @@ final class StartWhy {
       return at.start().map(start -> List.of(elsewhere(at, start))).orElse(List.of());
     }
     List<Why> answers = new ArrayList<>();
-    answers.add(channel(at));
     answers.addAll(slot(at));
+    answers.add(channel(at));
     if (at.displayStart() > 0) {
       answers.add(displayChannel(at));
     }

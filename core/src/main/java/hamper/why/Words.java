@@ -17,6 +17,11 @@ final class Words {
     return String.format(Locale.ROOT, "%." + decimals + "f %s", number, unit);
   }
 
+  /** Without a useless decimal. */
+  static String number(double number) {
+    return number == Math.rint(number) ? String.valueOf((long) number) : String.valueOf(number);
+  }
+
   /** "a, b, c and 4 more". */
   static String named(List<String> names) {
     int more = names.size() - NAMED;

@@ -23,7 +23,7 @@ import java.util.Optional;
  */
 public record PlanSheet(
     List<Column> columns,
-    List<Entry> entries,
+    List<SheetEntry> entries,
     List<Reason> reasons,
     List<Differs> starts,
     Optional<Edit> edit) {
@@ -59,7 +59,7 @@ public record PlanSheet(
    * @param changes cell by cell
    * @param reasons why it cannot be taken
    */
-  public record Entry(
+  public record SheetEntry(
       int row, String title, Does does, List<CellChange> changes, List<Reason> reasons) {}
 
   /** A cell that is not as the plan is. */

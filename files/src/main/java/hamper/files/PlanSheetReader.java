@@ -16,7 +16,7 @@ import hamper.edit.Restore;
 import hamper.files.BadFileException.Reason;
 import hamper.files.PlanSheet.CellChange;
 import hamper.files.PlanSheet.Does;
-import hamper.files.PlanSheet.Entry;
+import hamper.files.PlanSheet.SheetEntry;
 import hamper.value.RecordShape;
 import hamper.value.RefusedException;
 import hamper.value.Require;
@@ -79,7 +79,7 @@ final class PlanSheetReader {
   }
 
   PlanSheet read(List<SpreadsheetText.Row> rows) {
-    List<Entry> entries = rows.stream().map(this::entry).toList();
+    List<SheetEntry> entries = rows.stream().map(this::entry).toList();
     List<Reason> reasons = new ArrayList<>();
     List<PlanSheet.Differs> differs = new ArrayList<>();
     Optional<Edit> edit = Optional.empty();
@@ -97,7 +97,7 @@ final class PlanSheetReader {
     return new PlanSheet(columns, entries, reasons, differs, edit);
   }
 
-  private static String title(List<Entry> entries) {
+  private static String title(List<SheetEntry> entries) {
     long added = entries.stream().filter(entry -> entry.does() == Does.ADDS).count();
     long changed = entries.stream().filter(entry -> entry.does() == Does.CHANGES).count();
     List<String> parts = new ArrayList<>();
@@ -120,7 +120,7 @@ final class PlanSheetReader {
     return display.withZones(zoned).withProps(all).withControllers(hanging.controllers());
   }
 
-  private Entry entry(SpreadsheetText.Row row) {
+  private SheetEntry entry(SpreadsheetText.Row row) {
     PlanCells cells = new PlanCells(row, places, heads);
     String title = cells.text(PlanColumn.PROP);
     List<CellChange> changes = new ArrayList<>();
@@ -129,13 +129,13 @@ final class PlanSheetReader {
       List<PieceAt> pieces = known.get(key(title));
       Does does =
           pieces == null ? add(cells, changes) : change(cells, piece(cells, pieces), changes);
-      return new Entry(row.number(), title(cells), does, List.copyOf(changes), List.of());
+      return new SheetEntry(row.number(), title(cells), does, List.copyOf(changes), List.of());
     } catch (RefusedException e) {
       Reason reason =
           new Reason(
               "row %d, %s".formatted(row.number(), headOf(e.place())),
               e.found() + ": " + e.allowed());
-      return new Entry(row.number(), title(cells), Does.BAD, List.of(), List.of(reason));
+      return new SheetEntry(row.number(), title(cells), Does.BAD, List.of(), List.of(reason));
     }
   }
 

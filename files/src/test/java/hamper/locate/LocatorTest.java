@@ -180,6 +180,58 @@ class LocatorTest {
     return walked;
   }
 
+  /** The grid has every placement, slot by slot as the locator tells them. */
+  @Test
+  void theGridHasEverythingAndEachOfItsSlotsIsThePixel() throws IOException {
+    List<Facts> displays = new ArrayList<>();
+    for (int seed = 1; seed <= 60; seed++) {
+      displays.add(Facts.of(RandomYards.of(CATALOG, seed)));
+    }
+    displays.add(Facts.of(DisplayFile.read(Files.readAllBytes(DEMO), CATALOG)));
+    int asked = 0;
+    for (Facts facts : displays) {
+      AddressGrid grid = AddressGrid.of(facts);
+      long stretches =
+          grid.rows().stream()
+              .flatMap(row -> row.stretches().stream())
+              .map(AddressGrid.Stretch::at)
+              .distinct()
+              .count();
+      assertThat(stretches)
+          .isEqualTo(
+              facts
+                  .resolution()
+                  .placements()
+                  .filter(at -> at.start().isPresent() || at.controllerChannels().isPresent())
+                  .distinct()
+                  .count());
+      Locator locator = new Locator(facts);
+      for (int i = 0; i < 20 && !grid.rows().isEmpty(); i++) {
+        AddressGrid.Row row = grid.rows().get(random.nextInt(grid.rows().size()));
+        for (Locator.Slot slot : locator.slotsOf(row)) {
+          boolean universes =
+              facts.plan().display().controllers().get(row.controller()).protocol().usesUniverses();
+          List<Spot> told =
+              universes
+                  ? locator.atSlot(new UniverseChannel(row.number(), slot.slot()))
+                  : locator.atByte(
+                      facts.plan().display().controllers().get(row.controller()).id(),
+                      row.firstByte() + slot.slot() - 1);
+          String own = facts.plan().display().controllers().get(row.controller()).id();
+          // two devices at one address hear the same bytes, and each is asked of its own
+          assertThat(told)
+              .containsAll(
+                  slot.spots().stream()
+                      .filter(spot -> universes || spot.port().controller().equals(own))
+                      .toList());
+          asked++;
+        }
+      }
+    }
+    System.out.printf("[locate] %,d slots of rows of the grid%n", asked);
+    assertThat(asked).isGreaterThan(1_000);
+  }
+
   @Test
   void whatIsNotThereIsSaid() {
     Facts facts = Facts.of(RandomYards.of(CATALOG, 3));

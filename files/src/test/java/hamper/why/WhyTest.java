@@ -104,7 +104,7 @@ class WhyTest {
       assertThat(answers.stream().map(Why::written)).contains(at.start().get().toString());
     }
     at.controllerChannels()
-        .ifPresent(span -> assertThat(answers.get(0).value()).isEqualTo(span.start()));
+        .ifPresent(span -> assertThat(answers.get(1).value()).isEqualTo(span.start()));
     if (at.displayStart() > 0) {
       assertThat(answers.get(answers.size() - 1).value()).isEqualTo(at.displayStart());
     }
@@ -151,7 +151,7 @@ class WhyTest {
   @Test
   void theDemoIsExplainedAsSomebodyWouldCount() {
     Facts facts = Facts.of(demo());
-    Why start = Answers.of(facts, Question.ofPiece(Kind.START, "gangway-rail-1", 1)).get(0);
+    Why start = Answers.of(facts, Question.ofPiece(Kind.START, "gangway-rail-1", 1)).get(1);
     assertThat(start.terms().get(0).label()).isEqualTo("the first channel");
     assertThat(start.terms().stream().map(Term::label)).anyMatch(label -> label.startsWith("K1-1"));
     assertThat(start.terms().stream().skip(1).allMatch(term -> term.amount() > 0)).isTrue();

@@ -5,6 +5,7 @@ import hamper.catalog.PortKind;
 import hamper.display.Controller;
 import hamper.display.PortRef;
 import hamper.facts.Facts;
+import hamper.files.SeenFiles;
 import hamper.locate.AddressGrid;
 import hamper.locate.Locator;
 import hamper.locate.Spot;
@@ -21,6 +22,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -161,6 +163,32 @@ class AddressesController {
     } catch (NumberFormatException | ArrayIndexOutOfBoundsException e) {
       throw new RefusedException("slot", written, "write universe:channel such as 12:301");
     }
+  }
+
+  /** A table as it is seen: heads, and rows of as many cells. */
+  record SeenTable(List<String> heads, List<List<String>> rows) {
+    SeenTable {
+      heads = List.copyOf(heads);
+      rows = rows.stream().map(List::copyOf).toList();
+    }
+  }
+
+  /** What a table is written as. */
+  enum SeenFormat {
+    CSV,
+    XLSX
+  }
+
+  @PostMapping("/addresses/seen")
+  @Operation(summary = "A table as it is seen, sent as the body, as a spreadsheet")
+  ResponseEntity<byte[]> seen(
+      @PathVariable String id, @RequestParam SeenFormat format, @RequestBody SeenTable table) {
+    displays.get(id);
+    return format == SeenFormat.CSV
+        ? DownloadsController.download(
+            "seen.csv", DownloadsController.CSV, SeenFiles.csv(table.heads(), table.rows()))
+        : DownloadsController.download(
+            "seen.xlsx", DownloadsController.XLSX, SeenFiles.xlsx(table.heads(), table.rows()));
   }
 
   @PostMapping("/why")

@@ -81,6 +81,7 @@ class ApiSchemas implements OpenApiCustomizer {
           PropRowsController.RowsView.class,
           PlanSheetController.PlanSheetView.class,
           AddressesController.GridView.class,
+          AddressesController.SeenTable.class,
           Locator.Slot.class,
           Why.class,
           Question.class,

@@ -39,8 +39,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/displays/{id}")
 @Tag(name = "handover")
 class DownloadsController {
-  private static final MediaType CSV = new MediaType("text", "csv");
-  private static final MediaType XLSX =
+  static final MediaType CSV = new MediaType("text", "csv");
+  static final MediaType XLSX =
       new MediaType("application", "vnd.openxmlformats-officedocument.spreadsheetml.sheet");
 
   private final Displays displays;
@@ -217,7 +217,7 @@ class DownloadsController {
     return displays.get(id).look().facts();
   }
 
-  private static ResponseEntity<byte[]> download(String name, MediaType type, byte[] bytes) {
+  static ResponseEntity<byte[]> download(String name, MediaType type, byte[] bytes) {
     ContentDisposition disposition =
         ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build();
     return ResponseEntity.ok()

@@ -60,7 +60,7 @@ class PlanSheetController {
       int changes,
       int cells,
       List<BadFileException.Reason> reasons,
-      List<PlanSheet.Entry> entries,
+      List<PlanSheet.SheetEntry> entries,
       List<PlanSheet.Differs> starts,
       int differing,
       int holdable) {}
@@ -96,12 +96,12 @@ class PlanSheetController {
     return (int) sheet.entries().stream().filter(entry -> entry.does() == does).count();
   }
 
-  private static List<PlanSheet.Entry> shown(List<PlanSheet.Entry> entries) {
+  private static List<PlanSheet.SheetEntry> shown(List<PlanSheet.SheetEntry> entries) {
     return Stream.of(
             PlanSheet.Does.BAD, PlanSheet.Does.CHANGES, PlanSheet.Does.ADDS, PlanSheet.Does.NOTHING)
         .flatMap(does -> entries.stream().filter(entry -> entry.does() == does))
         .limit(MOST_SHOWN)
-        .sorted(Comparator.comparingInt(PlanSheet.Entry::row))
+        .sorted(Comparator.comparingInt(PlanSheet.SheetEntry::row))
         .toList();
   }
 

@@ -1,0 +1,149 @@
+import { CUT, type GridRow, HELD, MIRROR, OVERLAPS, type Stretch } from './gridRows'
+
+/** Height of a row, and room for its name at the left (px). */
+export const ROW_HEIGHT = 22
+export const LABEL_WIDTH = 118
+const BAR = 15
+const TOP = 3
+
+/** What is drawn with: colours of the theme and of zones, and what is known of pieces. */
+export interface Ink {
+  text: string
+  quiet: string
+  line: string
+  ground: string
+  free: string
+  fault: string
+  copper: string
+  colourOf: (piece: string) => string
+  titleOf: (piece: string) => string
+  tagOf: (controller: number) => string
+}
+
+/** Slots that the full width stands for: rows of universes share one scale. */
+export function scaleOf(row: GridRow, width: number): number {
+  return (width - LABEL_WIDTH - 12) / (row.firstByte < 0 ? 512 : 1440)
+}
+
+/** The slot under a place, from 1; undefined beside the row. */
+export function slotAt(row: GridRow, x: number, width: number): number | undefined {
+  const slot = Math.floor((x - LABEL_WIDTH) / scaleOf(row, width)) + 1
+  return slot >= 1 && slot <= row.size ? slot : undefined
+}
+
+function hatch(context: CanvasRenderingContext2D, x: number, y: number, w: number, step: number) {
+  context.save()
+  context.beginPath()
+  context.rect(x, y, w, BAR)
+  context.clip()
+  context.beginPath()
+  for (let at = x - BAR; at < x + w; at += step) {
+    context.moveTo(at, y + BAR)
+    context.lineTo(at + BAR, y)
+  }
+  context.stroke()
+  context.restore()
+}
+
+function stretch(
+  context: CanvasRenderingContext2D,
+  one: Stretch,
+  row: GridRow,
+  y: number,
+  scale: number,
+  ink: Ink,
+  lit: boolean,
+) {
+  const x = LABEL_WIDTH + (one.first - 1) * scale
+  const w = Math.max(1.5, (one.last - one.first + 1) * scale - 1)
+  const colour = ink.colourOf(one.piece)
+  if (one.marks & MIRROR) {
+    // below what it shows, and tied to it at both ends
+    context.fillStyle = ink.text
+    context.fillRect(x, y + BAR - 1, w, 2)
+    context.fillRect(x, y + BAR - 5, 2, 5)
+    context.fillRect(x + w - 2, y + BAR - 5, 2, 5)
+  } else {
+    context.fillStyle = colour
+    context.fillRect(x, y, w, BAR)
+  }
+  if (one.marks & OVERLAPS) {
+    context.strokeStyle = ink.fault
+    context.lineWidth = 2
+    hatch(context, x, y, w, 6)
+  }
+  if (lit) {
+    context.strokeStyle = ink.text
+    context.lineWidth = 2
+    context.strokeRect(x, y - 1, w, BAR + 2)
+  }
+  const name = one.marks & MIRROR ? '' : ink.titleOf(one.piece)
+  const room = w - (one.marks & HELD ? 16 : 8)
+  if (room > 12) {
+    const letters = Math.floor(room / 6.4)
+    const told = name.length <= letters ? name : letters > 2 ? `${name.slice(0, letters - 1)}…` : ''
+    context.fillStyle = ink.ground
+    context.fillText(told, x + (one.marks & HELD ? 12 : 4), y + 11.5)
+  }
+  if (one.marks & HELD) {
+    context.fillStyle = ink.copper
+    context.beginPath()
+    context.moveTo(x, y - 2)
+    context.lineTo(x + 8, y - 2)
+    context.lineTo(x, y + 7)
+    context.fill()
+  }
+  if (one.marks & CUT && one.last === row.size) {
+    // the pixel goes on in the next packet
+    context.fillStyle = ink.ground
+    context.fillRect(x + w - 4, y, 2, BAR)
+    context.fillStyle = colour
+    context.fillRect(x + w, y + 3, 3, BAR - 6)
+  }
+}
+
+/** A row: its name, its slots to scale, and who stands in them. */
+export function drawRow(
+  context: CanvasRenderingContext2D,
+  row: GridRow,
+  top: number,
+  width: number,
+  ink: Ink,
+  look: { begins: boolean; lit?: string; slot?: number; open: boolean },
+) {
+  const y = top + TOP
+  const scale = scaleOf(row, width)
+  if (look.begins) {
+    context.fillStyle = ink.line
+    context.fillRect(0, top, width, 1)
+  }
+  context.font = `${look.begins ? '600 ' : ''}12px "IBM Plex Sans", sans-serif`
+  context.fillStyle = look.begins ? ink.text : ink.quiet
+  context.textAlign = 'left'
+  context.fillText(look.begins ? ink.tagOf(row.controller) : '', 12, y + 11.5)
+  context.font = '12px "IBM Plex Mono", monospace'
+  context.textAlign = 'right'
+  context.fillStyle = look.open ? ink.copper : ink.text
+  const named = row.firstByte < 0 ? String(row.number) : `${row.firstByte} B`
+  context.fillText(`${look.open ? '▾ ' : ''}${named}`, LABEL_WIDTH - 8, y + 11.5)
+  context.textAlign = 'left'
+  context.fillStyle = ink.free
+  context.fillRect(LABEL_WIDTH, y, row.size * scale, BAR)
+  if (row.stretches.length === 0) {
+    context.strokeStyle = ink.line
+    context.lineWidth = 1
+    hatch(context, LABEL_WIDTH, y, row.size * scale, 9)
+    context.fillStyle = ink.quiet
+    context.font = '11px "IBM Plex Sans", sans-serif'
+    context.fillText('kept free', LABEL_WIDTH + 6, y + 11.5)
+  }
+  context.font = '11px "IBM Plex Sans", sans-serif'
+  for (const one of row.stretches) {
+    stretch(context, one, row, y, scale, ink, one.piece === look.lit)
+  }
+  if (look.slot !== undefined) {
+    context.fillStyle = ink.text
+    const x = LABEL_WIDTH + (look.slot - 1) * scale
+    context.fillRect(x, y - 2, Math.max(1.5, scale), BAR + 4)
+  }
+}

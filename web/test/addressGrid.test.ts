@@ -1,0 +1,51 @@
+import { expect, test } from 'vitest'
+import { gapTold, HELD, rowsOf, slotOf, standsAt, totals } from '../src/places/addresses/gridRows'
+import { slotAt } from '../src/places/addresses/drawGrid'
+import { headsKey, remember, remembered } from '../src/places/addresses/sheetHeads'
+import { separated } from '../src/places/addresses/tableRows'
+
+const grid = {
+  version: 1,
+  domains: ['a'],
+  pieces: ['p', 'q'],
+  // universe 5 of the second controller, bytes of the first
+  rows: [0, 1, 5, 510, -1, 2, 0, 0, 0, 1440, 0, 1],
+  stretches: [0, 0, 1, 300, HELD, 1, 0, 299, 507, 0, 1, 2, 10, 40, 0],
+}
+
+test('rows are unpacked, by source and controller', () => {
+  const rows = rowsOf(grid, (controller) => -controller)
+  expect(rows.map((row) => row.number)).toEqual([5, 0])
+  expect(rows[0].stretches[0]).toEqual({ piece: 'p', section: 0, first: 1, last: 300, marks: HELD })
+  expect(standsAt(rows[0], 300).map((one) => one.piece)).toEqual(['p', 'q'])
+  expect(slotOf(rows[0], 17)).toBe('5:17')
+  expect(slotOf(rows[1], 10)).toBe('byte 9')
+  expect(gapTold(rows[0], 509)).toBe('left over: no whole pixel fits')
+  expect(gapTold(rows[1], 5)).toBe('free between')
+  expect(totals(rows)).toEqual({ slots: 1950, taken: 538, overlapping: 0 })
+})
+
+test('a place on the canvas is a slot, and nothing beside the row', () => {
+  const [row] = rowsOf(grid, () => 0)
+  const width = 118 + 12 + 512 * 2
+  const universe = rowsOf(grid, (controller) => -controller)[0]
+  expect(slotAt(universe, 118, width)).toBe(1)
+  expect(slotAt(universe, 118 + 2 * 509 + 1, width)).toBe(510)
+  expect(slotAt(universe, 118 + 2 * 510 + 1, width)).toBeUndefined()
+  expect(slotAt(row, 10, width)).toBeUndefined()
+})
+
+test('what columns mean is remembered by their heads', () => {
+  const columns = [
+    { head: 'Was', example: '' },
+    { head: 'Wieviel', example: '' },
+  ]
+  const stored = remember(columns, 'PROP,PIXELS', null)
+  expect(headsKey(columns)).toBe('was|wieviel')
+  expect(remembered(columns, stored)).toBe('PROP,PIXELS')
+  expect(remembered([{ head: 'Was', example: '' }], stored)).toBeUndefined()
+})
+
+test('nothing that is copied is a formula', () => {
+  expect(separated(['a'], [['=1+1'], ['x\ty']])).toBe("a\n'=1+1\nx y")
+})
