@@ -223,7 +223,8 @@ export function page(): string {
   }
   lines.push(
     '',
-    'In the finder: ↓ and ↑ walk, Enter goes there or does it, Escape leaves. In every field: Enter takes what was',
+    'In the finder: ↓ and ↑ walk, Enter goes there or does it, Shift+Enter does it and stays for the next command, Tab',
+    'fills in, Escape leaves; [what it understands](finder.md). In every field: Enter takes what was',
     'typed, Escape puts back what stood there. On a Mac, Cmd is Ctrl. While something is dragged, Escape puts it back.',
     '',
   )

@@ -6,6 +6,7 @@ import { useGrowing } from '../parts/useGrowing'
 import { counted } from '../parts/words'
 import { whyController } from '../parts/why'
 import StateMark from '../shell/StateMark.vue'
+import { capacityLeft, zoneProgress } from './overview'
 import MiniRibbon from '../ribbon/MiniRibbon.vue'
 import { reachOf } from '../ribbon/geometry'
 import { clusters, isCluster } from '../shell/clusters'
@@ -132,10 +133,13 @@ function worst(view: ControllerView) {
     ? { text: `${lane.written} ${Math.round(share(lane) * 100)} %`, over: share(lane) > 1 }
     : undefined
 }
-function free(view: ControllerView): string {
-  const ports = view.lanes.filter((lane) => lane.legs.length === 0 && lane.present).length
-  return `${ports} of ${view.lanes.length} ports`
-}
+const zones = computed(() =>
+  zoneProgress(
+    display.view!,
+    (piece) => display.legs.get(piece)?.lane,
+    (controller) => handover.states.get(controller)?.state === 'GIVEN',
+  ),
+)
 </script>
 
 <template>
@@ -187,78 +191,159 @@ function free(view: ControllerView): string {
         still missing.
       </p>
     </div>
-    <table v-else class="list">
-      <thead>
-        <tr>
-          <th>Controller</th>
-          <th>Ports, to scale</th>
-          <th>Addresses</th>
-          <th>Free</th>
-          <th>Fullest port</th>
-          <th>Findings</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr
-          v-for="view in drawn"
-          :key="view.controller.id"
-          :class="{ host: view.host }"
-          :data-row="view.controller.id"
-        >
-          <td :colspan="view.host ? 6 : 1">
-            <div class="who">
-              <button type="button" class="to" @click="goThere({ controller: view.controller.id })">
-                <strong>{{ view.controller.tag }}</strong> {{ view.controller.name }}
-              </button>
-              <span class="quiet">{{ view.modelTitle }}</span>
-              <span class="quiet mono">{{ view.controller.settings.address }}</span>
-              <StateMark :controller="view.controller.id" />
-              <span v-if="view.host" class="quiet">host: it sends</span>
-            </div>
-          </td>
-          <template v-if="!view.host">
-            <td>
-              <MiniRibbon :controller="view" :width="290" :most="most" />
-            </td>
-            <td class="mono">
-              <template v-if="view.block.channels">
+    <div v-else class="beside">
+      <section v-if="zones.length" class="zones" aria-label="Zone by zone" data-test="zones">
+        <table>
+          <thead>
+            <tr>
+              <th>Zone</th>
+              <th>Hangs</th>
+              <th v-if="handover.begun">Given</th>
+              <th>Pixels</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="zone in zones" :key="zone.id">
+              <th scope="row">
                 <span
-                  :data-why="
-                    whyController(
-                      view.block.firstUniverse === undefined ? 'DISPLAY_START' : 'FIRST_UNIVERSE',
-                      view.controller.id,
-                    )
-                  "
-                  >{{ blockTold(view) }}</span><br />
-                <span class="quiet" :data-why="whyController('UNIVERSES', view.controller.id)"
-                  >{{ view.block.channels.toLocaleString('en') }} channels</span
+                  class="dot"
+                  :style="{ background: display.zoneColour(zone.id || undefined) }"
+                />{{ zone.name }}
+              </th>
+              <td class="mono" :class="{ done: zone.patched === zone.pieces }">
+                {{ zone.patched === zone.pieces ? '✓ ' : '' }}{{ zone.patched }} of
+                {{ zone.pieces }}
+              </td>
+              <td v-if="handover.begun" class="mono" :class="{ done: zone.given === zone.pieces }">
+                {{ zone.given === zone.pieces ? '✓ ' : '' }}{{ zone.given }} of {{ zone.pieces }}
+              </td>
+              <td class="mono">{{ zone.pixels.toLocaleString('en') }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+      <table class="list">
+        <thead>
+          <tr>
+            <th>Controller</th>
+            <th>Ports, to scale</th>
+            <th>Addresses</th>
+            <th>Free</th>
+            <th>Fullest port</th>
+            <th>Findings</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr
+            v-for="view in drawn"
+            :key="view.controller.id"
+            :class="{ host: view.host }"
+            :data-row="view.controller.id"
+          >
+            <td :colspan="view.host ? 6 : 1">
+              <div class="who">
+                <button
+                  type="button"
+                  class="to"
+                  @click="goThere({ controller: view.controller.id })"
                 >
-              </template>
+                  <strong>{{ view.controller.tag }}</strong> {{ view.controller.name }}
+                </button>
+                <span class="quiet">{{ view.modelTitle }}</span>
+                <span class="quiet mono">{{ view.controller.settings.address }}</span>
+                <StateMark :controller="view.controller.id" />
+                <span v-if="view.host" class="quiet">host: it sends</span>
+              </div>
             </td>
-            <td>{{ free(view) }}</td>
-            <td class="mono" :class="{ over: worst(view)?.over }">
-              {{ worst(view)?.over ? '▲ ' : '' }}{{ worst(view)?.text }}
-            </td>
-            <td>
-              <v-btn
-                v-if="about(view).length"
-                size="small"
-                color="error"
-                @click="shell.findingsOpen = true"
-              >
-                {{ about(view).length }} {{ about(view).length === 1 ? 'finding' : 'findings' }}
-              </v-btn>
-              <span v-else class="quiet">✓ none</span>
-            </td>
-          </template>
-        </tr>
-        <tr ref="end" aria-hidden="true"></tr>
-      </tbody>
-    </table>
+            <template v-if="!view.host">
+              <td>
+                <MiniRibbon :controller="view" :width="290" :most="most" />
+              </td>
+              <td class="mono">
+                <template v-if="view.block.channels">
+                  <span
+                    :data-why="
+                      whyController(
+                        view.block.firstUniverse === undefined ? 'DISPLAY_START' : 'FIRST_UNIVERSE',
+                        view.controller.id,
+                      )
+                    "
+                    >{{ blockTold(view) }}</span><br />
+                  <span class="quiet" :data-why="whyController('UNIVERSES', view.controller.id)"
+                    >{{ view.block.channels.toLocaleString('en') }} channels</span
+                  >
+                </template>
+              </td>
+              <td>
+                {{ capacityLeft(view).ports }} of {{ capacityLeft(view).all }} ports
+                <span v-if="capacityLeft(view).pixels" class="quiet mono room"
+                  >{{ capacityLeft(view).pixels.toLocaleString('en') }} px</span
+                >
+              </td>
+              <td class="mono" :class="{ over: worst(view)?.over }">
+                {{ worst(view)?.over ? '▲ ' : '' }}{{ worst(view)?.text }}
+              </td>
+              <td>
+                <v-btn
+                  v-if="about(view).length"
+                  size="small"
+                  color="error"
+                  @click="shell.findingsOpen = true"
+                >
+                  {{ about(view).length }} {{ about(view).length === 1 ? 'finding' : 'findings' }}
+                </v-btn>
+                <span v-else class="quiet">✓ none</span>
+              </td>
+            </template>
+          </tr>
+          <tr ref="end" aria-hidden="true"></tr>
+        </tbody>
+      </table>
+    </div>
   </div>
 </template>
 
 <style scoped>
+.beside {
+  display: grid;
+  gap: 16px;
+}
+/* a wide window has room for both */
+@media (width >= 1500px) {
+  .beside {
+    grid-template-columns: minmax(0, 1fr) max-content;
+    align-items: start;
+  }
+  .zones {
+    order: 2;
+  }
+}
+.zones table {
+  border-collapse: collapse;
+  font-size: 12.5px;
+}
+.zones th,
+.zones td {
+  text-align: left;
+  padding: 2px 22px 2px 0;
+  font-weight: 400;
+}
+.zones thead th {
+  font-weight: 500;
+}
+.zones .done {
+  color: rgb(var(--v-theme-success));
+}
+.dot {
+  display: inline-block;
+  width: 9px;
+  height: 9px;
+  margin-right: 8px;
+}
+.room {
+  display: block;
+  font-size: 12px;
+}
 .overview {
   padding: 16px 24px 40px;
   display: grid;

@@ -176,9 +176,22 @@ function isAimed(view: { controller: { id: string } }): boolean {
   return !!target && isAcross(target) && target.controller === view.controller.id
 }
 
-function fold(id: string) {
-  if (!folded.delete(id)) {
+function fold(id: string, others: boolean) {
+  if (others) {
+    // with Alt this one stays, and every other is folded away
+    controllers.value.forEach((view) => folded.add(view.controller.id))
+    folded.delete(id)
+  } else if (!folded.delete(id)) {
     folded.add(id)
+  }
+}
+const allFolded = computed(() => controllers.value.every((view) => folded.has(view.controller.id)))
+/** Folds all away, or unfolds all; the one that the keyboard stands in stays where it is. */
+function foldAll() {
+  if (allFolded.value) {
+    folded.clear()
+  } else {
+    controllers.value.forEach((view) => folded.add(view.controller.id))
   }
 }
 
@@ -271,6 +284,14 @@ watch(
         >Shadows of {{ handover.shadows.name }} ×</v-btn
       >
       <v-spacer />
+      <v-btn
+        v-if="controllers.length > 1"
+        size="small"
+        title="A click on a controller with Alt folds all others"
+        data-test="fold-all"
+        @click="foldAll"
+        >{{ allFolded ? 'Unfold all' : 'Fold all' }}</v-btn
+      >
       <label class="check"><input v-model="onlyUsed" type="checkbox" /> only ports in use</label>
       <label class="zoom">
         zoom
@@ -309,7 +330,7 @@ watch(
             :most="most"
             :aimed="isAimed(row.view)"
             :style="{ width: `${width}px` }"
-            @fold="fold(row.view.controller.id)"
+            @fold="(others) => fold(row.view.controller.id, others)"
           />
           <PortLane
             v-else-if="row.kind === 'lane'"

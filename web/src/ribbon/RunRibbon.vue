@@ -188,10 +188,22 @@ function told(s: Stretch): string {
         />
         <span v-for="x in marks(s).folds" :key="`f${x}`" class="fold" :style="{ left: `${x}px` }" />
         <span v-if="caught(s)" class="catch" title="The start address is held" />
-        <span v-if="boxOf(s)" class="box mono" :title="`Remote box ${boxOf(s)}`">{{
-          boxOf(s)
+        <span
+          v-if="boxOf(s)"
+          aria-hidden="true"
+          class="box mono"
+          :title="`Remote box ${boxOf(s)}`"
+          >{{ boxOf(s) }}</span
+        >
+        <!-- a name cut short is drawn, not text: the label has the whole one -->
+        <span
+          v-if="written.on[s.index].name.includes('…')"
+          class="name"
+          :data-cut="written.on[s.index].name"
+        />
+        <span v-else-if="written.on[s.index].name" class="name">{{
+          written.on[s.index].name
         }}</span>
-        <span v-if="written.on[s.index].name" class="name">{{ written.on[s.index].name }}</span>
         {{ ' ' }}
         <span v-if="written.on[s.index].count" class="count mono">{{
           written.on[s.index].count
@@ -239,6 +251,9 @@ function told(s: Stretch): string {
 </template>
 
 <style scoped>
+.name[data-cut]::before {
+  content: attr(data-cut);
+}
 .wire {
   position: relative;
   height: 100%;

@@ -80,13 +80,19 @@ function step(by: number) {
   at.value = count ? (at.value + by + count) % count : 0
 }
 
-async function choose(one: Found | undefined) {
+async function choose(one: Found | undefined, stay = false) {
   if (!one) {
     return
   }
   if (one.fills !== undefined) {
     query.value = one.fills
     box.value?.focus()
+    return
+  }
+  if (one.act && stay) {
+    // the next command is typed at once
+    query.value = ''
+    await display.edit(one.act.edit)
     return
   }
   // the keyboard belongs to where it goes
@@ -139,7 +145,7 @@ function leave() {
       data-test="finder"
       @keydown.down.prevent="step(1)"
       @keydown.up.prevent="step(-1)"
-      @keydown.enter.prevent="choose(found[at])"
+      @keydown.enter.prevent="(event: KeyboardEvent) => choose(found[at], event.shiftKey)"
       @keydown.tab="fill"
       @keydown.esc="leave"
       @blur="open = false"

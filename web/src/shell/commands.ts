@@ -322,6 +322,21 @@ function patch(display: DisplayView, [what, where]: string[]): Found[] {
     lane
       ? { type: 'PatchPieces', pieces: ids, port: lane.port }
       : { type: 'PatchAcross', pieces: ids, controller: view!.controller.id }
+  if (what.includes(',')) {
+    const listed = what.split(',').map((name) => meant(display, name.trim()))
+    const pieces = listed.flat()
+    return listed.every((some) => some.length > 0)
+      ? [
+          found(
+            'patch-list',
+            `Patch ${pieces.length} pieces to ${place}`,
+            pieces.map((piece) => piece.title).join(', '),
+            edit([...new Set(pieces.map((piece) => piece.piece.id))]),
+            pieces[0].piece.id,
+          ),
+        ]
+      : []
+  }
   const wanted = what.toLowerCase()
   const all = allPieces(display).filter((piece) => piece.title.toLowerCase().includes(wanted))
   const ids = all.map((piece) => piece.piece.id)
@@ -357,6 +372,14 @@ export const COMMANDS: Command[] = [
     says: 'bow rail to K1-7',
     does: 'patch it there; several of one name to a controller spread over its free ports',
     mean: patch,
+  },
+  {
+    parts: [slot('piece', 'pieces'), slot('port', 'port or controller')],
+    says: 'bow rail, stern light K1-7',
+    does: 'the same in fewer letters; several pieces with commas between them, in this order',
+    // a name alone is looked for, and patches nothing
+    mean: (display, [what, where]) =>
+      / to$/i.test(what) || !/^[a-z]+\d*(-\S+)?$/i.test(where) ? [] : patch(display, [what, where]),
   },
   {
     parts: ['unpatch', slot('piece', 'piece, port or controller')],
@@ -441,15 +464,16 @@ export const COMMANDS: Command[] = [
 const isSlot = (part: Part): part is Slot => typeof part !== 'string'
 const quoted = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/ /g, '\\s+')
 
+/** What may stand in a slot, where it is not any words. */
+const SLOTS: Partial<Record<Kind, string>> = {
+  number: '(\\d[\\d:]*\\s*%?)',
+  start: '(\\d[\\d:]*)',
+  port: '(\\S+)',
+}
+
 function pattern(parts: Part[]): string {
   return parts
-    .map((part) =>
-      isSlot(part)
-        ? part.kind === 'number' || part.kind === 'start'
-          ? '(\\d[\\d:]*\\s*%?)'
-          : '(.+?)'
-        : quoted(part),
-    )
+    .map((part) => (isSlot(part) ? (SLOTS[part.kind] ?? '(.+?)') : quoted(part)))
     .join('\\s+')
 }
 

@@ -14,7 +14,7 @@ const props = defineProps<{
   /** Whether something is dragged over it. */
   aimed: boolean
 }>()
-const emit = defineEmits<{ fold: [] }>()
+const emit = defineEmits<{ fold: [others: boolean] }>()
 
 const facts = computed(() => {
   const { settings } = props.view.controller
@@ -36,7 +36,7 @@ const used = computed(() => props.view.lanes.filter((lane) => lane.legs.length).
       size="x-small"
       :aria-label="`${folded ? 'Unfold' : 'Fold'} ${view.controller.tag}`"
       :aria-expanded="!folded"
-      @click="emit('fold')"
+      @click="(event: MouseEvent) => emit('fold', event.altKey)"
     />
     <h2>{{ view.controller.tag }} {{ view.controller.name }}</h2>
     <span class="quiet model">

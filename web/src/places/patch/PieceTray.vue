@@ -148,14 +148,8 @@ function count(piece: PieceView): string {
         aria-label="Filter the tray by zone, name or pixels"
       />
     </div>
-    <div
-      class="zones"
-      role="listbox"
-      aria-multiselectable="true"
-      aria-label="Pieces"
-      @keydown="onKey"
-    >
-      <div v-for="zone in zones" :key="zone.name" class="zone" role="group" :aria-label="zone.name">
+    <div class="zones" @keydown="onKey">
+      <div v-for="zone in zones" :key="zone.name" class="zone">
         <button
           type="button"
           class="zonename"
@@ -165,7 +159,12 @@ function count(piece: PieceView): string {
         >
           {{ zone.name }}
         </button>
-        <div class="chips">
+        <div
+          class="chips"
+          role="listbox"
+          aria-multiselectable="true"
+          :aria-label="`Pieces of ${zone.name}`"
+        >
           <button
             v-for="piece in zone.pieces"
             :key="piece.piece.id"
@@ -180,14 +179,13 @@ function count(piece: PieceView): string {
             :tabindex="piece.piece.id === current ? 0 : -1"
             :data-piece="piece.piece.id"
             :aria-selected="patching.selected.includes(piece.piece.id)"
-            :aria-label="`${piece.title}, ${count(piece)}${piece.pixels ? ' pixels' : ''}`"
             :title="piece.title"
             @focus="at = piece.piece.id"
             @pointerdown="emit('press', $event, piece.piece.id)"
             @click="chosen($event, piece.piece.id)"
           >
-            <span class="name">{{ piece.title }}</span>
-            <span class="mono">{{ count(piece) }}</span>
+            <span class="name">{{ piece.title }}</span>{{ ' '
+            }}<span class="mono">{{ count(piece) }}</span>
           </button>
         </div>
       </div>

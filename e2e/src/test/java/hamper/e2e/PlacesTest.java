@@ -361,7 +361,16 @@ class PlacesTest extends DemoCase {
 
   @Test
   void everyPlaceIsOpenToEverybodyInBothThemes() {
-    for (String place : List.of("Overview", "Network", "Controllers", "Props", "Loads")) {
+    for (String place :
+        List.of(
+            "Overview",
+            "Network",
+            "Controllers",
+            "Props",
+            "Patch",
+            "Addresses",
+            "Loads",
+            "Handover")) {
       window.go(place);
       for (int theme = 0; theme < 2; theme++) {
         if (place.equals("Props")) {
@@ -375,7 +384,15 @@ class PlacesTest extends DemoCase {
     for (int width : new int[] {900, 600, 390, 240}) {
       page.setViewportSize(width, 844);
       for (String place :
-          List.of("overview", "network", "controllers", "props", "patch", "loads", "handover")) {
+          List.of(
+              "overview",
+              "network",
+              "controllers",
+              "props",
+              "patch",
+              "addresses",
+              "loads",
+              "handover")) {
         page.navigate(page.url().replaceAll("(/d/[^/]+/).*", "$1" + place));
         page.waitForTimeout(150);
       }

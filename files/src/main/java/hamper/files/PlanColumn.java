@@ -20,7 +20,7 @@ public enum PlanColumn {
   NULL_PIXELS("Null pixels", "null pixels", "nulls", "nullpixel"),
   START(
       "Start", "start", "start address", "address", "startadresse", "adresse", "universe:channel"),
-  UNIVERSE("Universe", "universe", "start universe", "uni", "universum"),
+  UNIVERSE("Universe", "universe", "start universe", "uni", "universum", "startuniversum"),
   CHANNEL("Channel", "channel", "start channel", "ch", "kanal", "startkanal"),
   DISPLAY_START(
       "Display channel",
