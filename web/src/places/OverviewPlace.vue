@@ -217,7 +217,7 @@ const zones = computed(() =>
               <td v-if="handover.begun" class="mono" :class="{ done: zone.given === zone.pieces }">
                 {{ zone.given === zone.pieces ? '✓ ' : '' }}{{ zone.given }} of {{ zone.pieces }}
               </td>
-              <td class="mono">{{ zone.pixels.toLocaleString('en') }}</td>
+              <td class="mono quiet">{{ zone.pixels.toLocaleString('en') }} px</td>
             </tr>
           </tbody>
         </table>
@@ -307,6 +307,28 @@ const zones = computed(() =>
 .beside {
   display: grid;
   gap: 16px;
+}
+@media (width < 1500px) {
+  .zones thead {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+  .zones tbody {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 28px;
+  }
+  .zones tr {
+    display: flex;
+    gap: 10px;
+  }
+  .zones tbody th,
+  .zones tbody td {
+    padding: 0;
+  }
 }
 /* a wide window has room for both */
 @media (width >= 1500px) {

@@ -122,6 +122,8 @@ function amount(one: Why, number: number): string {
     maximumFractionDigits: decimals,
   })
 }
+/** Units that are said; places are only counted. */
+const UNITS = new Set(['A', 'V', 'W', 'm', 'µs', 'Mbit/s'])
 const FOLDS = { SUM: 'in all', LEAST: 'the least counts', GREATEST: 'the most counts' }
 </script>
 
@@ -184,7 +186,9 @@ const FOLDS = { SUM: 'in all', LEAST: 'the least counts', GREATEST: 'the most co
           </tr>
           <tr class="sum">
             <th scope="row">{{ FOLDS[one.fold] }}</th>
-            <td class="mono">{{ amount(one, one.value) }} {{ one.unit }}</td>
+            <td class="mono">
+              {{ amount(one, one.value) }}{{ UNITS.has(one.unit) ? ` ${one.unit}` : '' }}
+            </td>
             <td></td>
           </tr>
         </tbody>

@@ -111,6 +111,7 @@ fieldset {
   border: none;
   padding: 0;
   display: grid;
+  align-content: start;
   gap: 2px;
 }
 legend {

@@ -229,7 +229,7 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
             @change="(source) => set({ source })"
         /></span>
         <span v-if="view.protocol !== 'DDP'"
-          >universe
+          ><span :data-why="whyController('FIRST_UNIVERSE', controller.id)">universe</span>{{ ' ' }}
           <InPlaceNumber
             :value="settings.firstUniverse"
             :none="`${block.firstUniverse ?? '–'} assigned`"
@@ -240,14 +240,6 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
             @change="(firstUniverse) => set({ firstUniverse })" />
           ×
           <span :data-why="whyController('UNIVERSES', controller.id)">{{ block.universes }}</span>
-          <button
-            v-if="block.firstUniverse !== undefined"
-            type="button"
-            class="asks"
-            :data-why="whyController('FIRST_UNIVERSE', controller.id)"
-          >
-            from {{ block.firstUniverse }}
-          </button>
           of
           <InPlaceNumber
             :value="settings.universeSize"

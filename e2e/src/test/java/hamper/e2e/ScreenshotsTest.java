@@ -3,6 +3,8 @@ package hamper.e2e;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Locale;
 import org.junit.jupiter.api.Test;
@@ -39,6 +41,7 @@ class ScreenshotsTest extends DemoCase {
     }
     page.getByTestId("view-power").click();
     shoot("loads-supplies");
+    addresses();
     throughTheSeason();
     page.getByTestId("go-proof").click();
     page.getByTestId("start-proof").click();
@@ -58,6 +61,35 @@ class ScreenshotsTest extends DemoCase {
     page.getByTestId("findings-pill").click();
     under("K1-5", "k1|PIXEL|5");
     shoot("patch-dark");
+  }
+
+  /** As a grid and as a table, with a number explained, and a spreadsheet before it is taken in. */
+  private void addresses() {
+    window.go("Addresses");
+    page.getByTestId("address-grid").press("ArrowDown");
+    shoot("addresses");
+    page.getByTestId("view-table").click();
+    page.locator("[data-row='gangway-rail-1 0'] [data-why]").click();
+    page.getByTestId("why-number").first().waitFor();
+    shoot("why");
+    page.keyboard().press("Escape");
+    String sheet =
+        """
+        Name;Pixel (Stk);Gerät;Ausgang;Universum;Kanal;Helligkeit;Bemerkung
+        Tide clock rim;122;K1;5;;;30;
+        Bollards;72 px;K1;7;;;25,0;
+        Winch;66;K1;4;7;100;;new
+        New lantern;50,0;K2;1;;;;spare
+        Coping west;340;K1;99;;;;
+        Anchor;many;K1;10;;;;
+        """;
+    page.getByTestId("sheet-file")
+        .setInputFiles(
+            new FilePayload("my plan.csv", "text/csv", sheet.getBytes(StandardCharsets.UTF_8)));
+    page.getByTestId("sheet-bad").waitFor();
+    shoot("spreadsheet");
+    page.getByTestId("sheet").getByText("Leave it").click();
+    page.getByTestId("view-grid").click();
   }
 
   /** Given, a milestone set, and a rail that grew since. */
