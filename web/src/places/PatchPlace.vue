@@ -15,6 +15,7 @@ import { usePatchKeys, type Cell } from './patch/keys'
 import LegGlass from './patch/LegGlass.vue'
 import PieceTray from './patch/PieceTray.vue'
 import PortLane from './patch/PortLane.vue'
+import { useSlots } from '../parts/slots'
 import { useWindowing } from '../parts/windowing'
 
 type Row =
@@ -65,6 +66,9 @@ function isShown(view: ControllerView, lane: LaneView): boolean {
 }
 const rows = computed<Row[]>(() => controllers.value.flatMap(rowsOf))
 const { visible, total, width, show } = useWindowing(scroller, rows)
+/** Lanes keep nothing of their own, so that their elements may be used again. */
+const slotsOf = useSlots<Row>((row) => row.kind === 'lane')
+const slots = computed(() => slotsOf(visible.value.map((one) => one.row)))
 const glassWidth = computed(() => Math.max(1, width.value - LABEL - 24))
 
 function rowsOf(view: ControllerView): Row[] {
@@ -317,8 +321,8 @@ watch(
         :style="{ height: `${total}px`, width: `${inner}px` }"
       >
         <div
-          v-for="{ row, top } in visible"
-          :key="row.key"
+          v-for="({ row, top }, i) in visible"
+          :key="slots[i]"
           class="row"
           :class="[row.kind, { over: row.kind === 'lane' && patching.isOver(row.lane) }]"
           :style="{ top: `${top}px`, height: `${row.height}px` }"

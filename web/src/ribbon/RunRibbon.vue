@@ -136,7 +136,7 @@ function told(s: Stretch): string {
       class="beyond"
       :style="{ left: px(limit), width: px(end - limit) }"
     />
-    <template v-for="s in wires" :key="s.leg.piece">
+    <template v-for="s in wires" :key="s.index">
       <div
         v-if="s.gap"
         class="nulls"
@@ -210,7 +210,7 @@ function told(s: Stretch): string {
         }}</span>
       </button>
     </template>
-    <template v-for="s in wires" :key="`over${s.leg.piece}`">
+    <template v-for="s in wires" :key="`over${s.index}`">
       <span
         v-if="written.on[s.index].over"
         class="behind"

@@ -1,0 +1,13 @@
+import { expect, test } from 'vitest'
+import { useSlots } from '../src/parts/slots'
+
+const row = (key: string) => ({ key })
+
+test('what comes into view takes the place of what left, and nobody else moves', () => {
+  const slots = useSlots<{ key: string }>((one) => !one.key.startsWith('head'))
+  const first = slots(['a', 'b', 'head'].map(row))
+  expect(new Set(first).size).toBe(3)
+  const second = slots(['b', 'head', 'c'].map(row))
+  expect(second).toEqual([first[1], 'head', first[0]])
+  expect(slots(['d', 'b'].map(row))).toEqual([first[0], first[1]])
+})
