@@ -71,7 +71,7 @@ class LoadsTest extends DemoCase {
 
   @Test
   void aFeedIsDraggedAndWalkedAlongItsRunWithTheCurveFollowing() {
-    port("K1-1").click();
+    port("K1-1").locator(".what").click();
     assertThat(curve()).hasAttribute("aria-label", saying("11.72 V at pixel 224 of Coping west"));
     String path = curve().locator("path.planned").getAttribute("d");
     BoundingBox box = feed(2).boundingBox();
@@ -102,7 +102,7 @@ class LoadsTest extends DemoCase {
 
   @Test
   void oneFeedIsSeenLostItsFuseAndWireAreSetAndAJointIsCut() {
-    port("K1-4").click();
+    port("K1-4").locator(".what").click();
     feed(1).click();
     assertThat(page.getByTestId("feed-editor")).containsText("The feed at pixel 1 of Winch");
     page.getByTestId("lose").click();
@@ -203,7 +203,7 @@ class LoadsTest extends DemoCase {
 
   @Test
   void everybodySeesTheRunAndTheSuppliesInBothThemes() {
-    port("K1-4").click();
+    port("K1-4").locator(".what").click();
     feed(1).click();
     for (int theme = 0; theme < 2; theme++) {
       Accessibility.check(page, "a run, theme " + theme);
