@@ -12,6 +12,8 @@ const props = defineProps<{
   scale: number
   selected: string[]
   pointed?: string
+  /** What shows the same as what is pointed at or chosen. */
+  tied?: Set<string>
   /** Where the view of the wire ends (px). */
   room: number
   /** Pieces that are only being tried here. */
@@ -152,6 +154,7 @@ function told(s: Stretch): string {
           ghost: ghosts.includes(s.leg.piece),
           cut: cut.includes(s.leg.piece),
           mirror: s.leg.mirrorOf,
+          tied: tied?.has(s.leg.piece),
           wall: lane.port.kind === 'PANEL',
           wrong: wrong(s)?.fault,
           risky: wrong(s) && !wrong(s)!.fault,
@@ -284,6 +287,10 @@ function told(s: Stretch): string {
   cursor: grab;
   touch-action: none;
   user-select: none;
+}
+.leg.tied {
+  outline: 2px dashed var(--copper);
+  outline-offset: 1px;
 }
 .leg.pointed {
   background: color-mix(in srgb, var(--zone) 38%, rgb(var(--v-theme-surface)));

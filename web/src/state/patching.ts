@@ -58,6 +58,24 @@ export const usePatching = defineStore('patching', () => {
     () => new Map<string, LaneView>(preview.value?.lanes.map((lane) => [portKey(lane.port), lane])),
   )
 
+  /** Mirrors by what they show. */
+  const mirrors = computed(() => {
+    const map = new Map<string, string[]>()
+    display.legs.forEach(({ leg }) => {
+      if (leg.mirrorOf) {
+        map.set(leg.mirrorOf, [...(map.get(leg.mirrorOf) ?? []), leg.piece])
+      }
+    })
+    return map
+  })
+  /** What shows the same as the piece that is pointed at or chosen; empty where nothing does. */
+  const tied = computed(() => {
+    const piece = pointed.value ?? selected.value[0]
+    const root = (piece && display.legs.get(piece)?.leg.mirrorOf) ?? piece
+    const others = root ? mirrors.value.get(root) : undefined
+    return new Set(others && root ? [root, ...others] : [])
+  })
+
   function select(piece: string | undefined, extend = false) {
     if (piece === undefined) {
       selected.value = []
@@ -144,6 +162,7 @@ export const usePatching = defineStore('patching', () => {
 
   return {
     isOver,
+    tied,
     selected,
     glass,
     pointed,

@@ -88,6 +88,7 @@ const caption = computed(() => {
         :room="room"
         :selected="patching.selected"
         :pointed="patching.pointed"
+        :tied="patching.tied"
         :ghosts="ghosts"
         :cut="patching.cut"
         :active="active"
