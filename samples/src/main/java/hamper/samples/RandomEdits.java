@@ -104,7 +104,6 @@ public final class RandomEdits {
           this::exchange,
           this::holdGiven,
           this::holdPlaces,
-          this::orderUniverses,
           this::moveController,
           this::removeController,
           this::addControllers,
@@ -141,6 +140,15 @@ public final class RandomEdits {
   /** Another setting of some section, that this plan takes. */
   public Edit nextOfSection(Plan plan) {
     return taken(plan, () -> this::section);
+  }
+
+  /**
+   * Universes put in order anyhow. It has a draw of its own: among the others it would take so much
+   * of what they make apart.
+   */
+  public Edit nextOrder() {
+    OrderUniverses.By by = OrderUniverses.By.values()[random.nextInt(3)];
+    return new OrderUniverses(by, 1 + random.nextInt(12), random.nextBoolean());
   }
 
   private Edit taken(Plan plan, Supplier<Function<Plan, Edit>> kind) {
@@ -371,11 +379,6 @@ public final class RandomEdits {
         List.of(new HoldPlaces.SectionPlace(string(plan).id(), 0, 1 + random.nextInt(2_000))),
         List.of(),
         List.of());
-  }
-
-  private Edit orderUniverses(Plan plan) {
-    OrderUniverses.By by = OrderUniverses.By.values()[random.nextInt(3)];
-    return new OrderUniverses(by, 1 + random.nextInt(12), random.nextBoolean());
   }
 
   private Edit moveController(Plan plan) {
