@@ -28,7 +28,7 @@ final class Hanging {
   private static final Pattern PORT = Pattern.compile("(?:(.+)-)?([A-Za-z]*)\\s*(\\d{1,4})");
 
   /**
-   * @param port empty where the row says none
+   * @param port its number; 0 where the row says none
    * @param kind as the mark says; empty: as the piece wants it
    * @param position along the port, from 1
    */
@@ -87,14 +87,14 @@ final class Hanging {
    */
   Wish read(PlanCells cells, Optional<PieceAt> at) {
     String named = cells.text(PlanColumn.CONTROLLER);
-    String port = cells.text(PlanColumn.PORT);
+    String hangs = cells.text(PlanColumn.PORT);
     Optional<Controller> controller =
         named.isEmpty()
             ? Optional.empty()
             : Optional.of(controller(cells, PlanColumn.CONTROLLER, named));
     Optional<Integer> position = cells.whole(PlanColumn.POSITION, 1, 10_000);
     Optional<LegAt> now = at.flatMap(piece -> plan.leg(piece.piece().id()));
-    if (port.isEmpty()) {
+    if (hangs.isEmpty()) {
       boolean same =
           now.isPresent()
               && controller.map(one -> one.id().equals(now.get().port().controller())).orElse(true);
@@ -110,7 +110,7 @@ final class Hanging {
                       of(leg), Optional.of(leg.port().kind()), leg.port().port(), position, cells))
           .orElse(new Wish(Optional.empty(), Optional.empty(), 0, Optional.empty(), cells));
     }
-    Matcher matcher = PORT.matcher(port.strip());
+    Matcher matcher = PORT.matcher(hangs.strip());
     Optional<PortKind> kind =
         matcher.matches()
             ? PortKind.ofMark(matcher.group(2).toUpperCase(Locale.ROOT))
@@ -123,7 +123,7 @@ final class Hanging {
       Require.that(
           controller.isEmpty() || controller.get() == tagged,
           cells.head(PlanColumn.PORT),
-          Require.quoted(port),
+          Require.quoted(hangs),
           "the controller of this row is " + controller.map(Controller::tag).orElse(""));
       controller = Optional.of(tagged);
     }
@@ -134,7 +134,7 @@ final class Hanging {
         controller.isPresent(),
         cells.head(PlanColumn.CONTROLLER),
         "nothing",
-        "say of which controller port %s is".formatted(port));
+        "say of which controller port %s is".formatted(hangs));
     Wish wish =
         new Wish(
             controller,

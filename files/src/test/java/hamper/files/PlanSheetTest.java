@@ -153,13 +153,13 @@ class PlanSheetTest {
       String bright = i % 3 == 0 ? "30,0" : "25 %";
       String pixels = i % 5 == 0 ? "1.020" : "50,0 px";
       String tag = tags.get(i % tags.size());
-      String port = String.valueOf(1 + i % 4);
+      String output = String.valueOf(1 + i % 4);
       int mistake = bad.indexOf(i);
       if (mistake >= 0) {
         switch (mistake % 5) {
           case 0 -> bright = "120";
           case 1 -> pixels = "many";
-          case 2 -> port = "99";
+          case 2 -> output = "99";
           case 3 -> tag = "K999";
           default -> bright = "12,5";
         }
@@ -169,7 +169,7 @@ class PlanSheetTest {
                 .get(mistake % 5));
       }
       csv.append(
-          "%s;%s;%s;%s;Tree no %d;Meadow %d\n".formatted(bright, pixels, port, tag, i, i % 9));
+          "%s;%s;%s;%s;Tree no %d;Meadow %d\n".formatted(bright, pixels, output, tag, i, i % 9));
     }
     long before = System.nanoTime();
     PlanSheet sheet = read(csv.toString(), plan, Starts.FLOW);
