@@ -9,8 +9,17 @@ import { useGoThere } from '../../shell/goThere'
 import { useDisplay } from '../../state/display'
 import { usePatching } from '../../state/patching'
 import { useShell } from '../../state/shell'
-import { drawRow, type Ink, ROW_HEIGHT, slotAt } from './drawGrid'
-import { gapTold, type GridRow, rowsOf, slotOf, standsAt, totals } from './gridRows'
+import { drawRow, type Ink, LABEL_WIDTH, ROW_HEIGHT, slotAt } from './drawGrid'
+import {
+  gapTold,
+  type GridRow,
+  HELD,
+  OVERLAPS,
+  rowsOf,
+  slotOf,
+  standsAt,
+  totals,
+} from './gridRows'
 
 /** Every universe a row of its slots to scale, as they go over the wire. */
 const props = defineProps<{ filter: string; row?: string }>()
@@ -76,8 +85,8 @@ const rows = computed(() => {
       tag,
       slotOf(row, 1).split(':')[0],
       ...row.stretches.map((one) => titles.value.get(one.piece)),
-      row.stretches.some((one) => one.marks & 4) ? 'overlapping' : '',
-      row.stretches.some((one) => one.marks & 1) ? 'held' : '',
+      row.stretches.some((one) => one.marks & OVERLAPS) ? 'overlapping' : '',
+      row.stretches.some((one) => one.marks & HELD) ? 'held' : '',
     ]
       .join(' ')
       .toLowerCase()
@@ -189,7 +198,7 @@ function aim(event: PointerEvent): boolean {
   const index = Math.floor((event.clientY - box.top + scrollTop.value) / ROW_HEIGHT)
   const row = rows.value[index]
   const found = row && slotAt(row, event.clientX - box.left, size.value.width)
-  if (row && found === undefined && event.clientX - box.left < 118) {
+  if (row && found === undefined && event.clientX - box.left < LABEL_WIDTH) {
     cursor.value = index
     return true
   }

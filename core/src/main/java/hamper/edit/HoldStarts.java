@@ -20,8 +20,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Holds every start of a controller where it is now, with its universes. */
-final class HoldStarts {
+/** Holds starts: of a piece, or of a whole controller where it is now, with its universes. */
+public final class HoldStarts {
   private HoldStarts() {}
 
   /**
@@ -57,12 +57,18 @@ final class HoldStarts {
         .withControllers(Runs.change(display.controllers(), controller, other -> after));
   }
 
-  static Prop with(Prop prop, Map<String, Piece> held) {
+  public static Prop with(Prop prop, Map<String, Piece> held) {
     return prop.withPieces(
         prop.pieces().stream().map(piece -> held.getOrDefault(piece.id(), piece)).toList());
   }
 
-  static Piece hold(Piece piece, int section, Optional<Hold> hold) {
+  /**
+   * The piece with the start of one of its sections held, or let go; as it is where nothing of it
+   * is held.
+   *
+   * @param section from 0; without meaning for what has none
+   */
+  public static Piece hold(Piece piece, int section, Optional<Hold> hold) {
     if (piece instanceof PixelString string) {
       return string.withSection(section, string.sections().get(section).withHold(hold));
     } else if (piece instanceof Circuit circuit) {

@@ -28,7 +28,7 @@ public record PlanSheet(
     List<Differs> starts,
     Optional<Edit> edit) {
   /** Most rows of one sheet. */
-  public static final int MOST_ROWS = 5_000;
+  public static final int MOST_ROWS = PropRows.MOST_ROWS;
 
   public PlanSheet {
     columns = List.copyOf(columns);

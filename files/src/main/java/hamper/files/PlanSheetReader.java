@@ -127,8 +127,7 @@ final class PlanSheetReader {
     try {
       Require.that(!title.isEmpty(), cells.head(PlanColumn.PROP), "nothing", "write its name");
       List<PieceAt> pieces = known.get(key(title));
-      Does does =
-          pieces == null ? add(cells, changes) : change(cells, piece(cells, pieces), changes);
+      Does does = pieces == null ? add(cells) : change(cells, piece(cells, pieces), changes);
       return new SheetEntry(row.number(), title(cells), does, List.copyOf(changes), List.of());
     } catch (RefusedException e) {
       Reason reason =
@@ -183,7 +182,7 @@ final class PlanSheetReader {
   }
 
   /** A row of something that is not there yet. */
-  private Does add(PlanCells cells, List<CellChange> changes) {
+  private Does add(PlanCells cells) {
     Hanging.Wish wish = hanging.read(cells, Optional.empty());
     SheetStarts.Wish start = wanted.read(cells);
     int nulls = cells.whole(PlanColumn.NULL_PIXELS, 0, 1000).orElse(0);

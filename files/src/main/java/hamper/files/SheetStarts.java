@@ -4,15 +4,12 @@ import hamper.address.StartsPer;
 import hamper.address.UniverseChannel;
 import hamper.address.UniverseGrid;
 import hamper.catalog.PortKind;
-import hamper.display.Circuit;
 import hamper.display.Controller;
 import hamper.display.Display;
 import hamper.display.Hold;
 import hamper.display.Piece;
-import hamper.display.PixelString;
 import hamper.display.Plan;
-import hamper.display.Prop;
-import hamper.display.Wall;
+import hamper.edit.HoldStarts;
 import hamper.files.PlanSheet.CellChange;
 import hamper.files.PlanSheet.Differs;
 import hamper.files.PlanSheet.Starts;
@@ -145,9 +142,7 @@ final class SheetStarts {
               held.why()));
       held.hold().ifPresent(hold -> holds.put(one.piece(), hold));
     }
-    return starts == Starts.HOLD && !holds.isEmpty()
-        ? held(flowing.display(), holds)
-        : flowing.display();
+    return starts == Starts.HOLD && !holds.isEmpty() ? held(flowing, holds) : flowing.display();
   }
 
   private record Held(Optional<Hold> hold, String why) {
@@ -203,25 +198,19 @@ final class SheetStarts {
         "");
   }
 
-  private static Display held(Display display, Map<String, Hold> holds) {
-    return display.withProps(display.props().stream().map(prop -> held(prop, holds)).toList());
-  }
-
-  private static Prop held(Prop prop, Map<String, Hold> holds) {
-    return prop.pieces().stream().noneMatch(piece -> holds.containsKey(piece.id()))
-        ? prop
-        : prop.withPieces(prop.pieces().stream().map(piece -> held(piece, holds)).toList());
-  }
-
-  private static Piece held(Piece piece, Map<String, Hold> holds) {
-    Optional<Hold> hold = Optional.ofNullable(holds.get(piece.id()));
-    if (hold.isEmpty()) {
-      return piece;
-    } else if (piece instanceof PixelString string) {
-      return string.withSection(0, string.sections().get(0).withHold(hold));
-    } else if (piece instanceof Circuit circuit) {
-      return circuit.withHold(hold);
-    }
-    return piece instanceof Wall wall ? wall.withHold(hold) : piece;
+  private static Display held(Plan plan, Map<String, Hold> holds) {
+    Map<String, Piece> held = new HashMap<>();
+    holds.forEach(
+        (id, hold) ->
+            held.put(id, HoldStarts.hold(plan.existingPiece(id).piece(), 0, Optional.of(hold))));
+    return plan.display()
+        .withProps(
+            plan.display().props().stream()
+                .map(
+                    prop ->
+                        prop.pieces().stream().anyMatch(piece -> held.containsKey(piece.id()))
+                            ? HoldStarts.with(prop, held)
+                            : prop)
+                .toList());
   }
 }

@@ -29,10 +29,10 @@ record SpreadsheetText(int total, List<Row> rows) {
   private static final int MOST_LINES = 500_000;
 
   /** Most cells of a row. */
-  private static final int MOST_CELLS = 100;
+  static final int MOST_CELLS = 100;
 
   /** Longest text of a cell, in characters. */
-  private static final int LONGEST_CELL = 1000;
+  static final int LONGEST_CELL = 1000;
 
   private static final char BYTE_ORDER_MARK = '\uFEFF';
 

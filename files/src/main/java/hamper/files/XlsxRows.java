@@ -20,9 +20,6 @@ final class XlsxRows {
   /** What a workbook may unpack to: a bomb is put out before it is read. */
   private static final long MOST_UNPACKED = 200L << 20;
 
-  private static final int MOST_CELLS = 100;
-  private static final int LONGEST_CELL = 1000;
-
   private XlsxRows() {}
 
   /** Whether a file is a workbook, and no text. */
@@ -43,7 +40,7 @@ final class XlsxRows {
       all.forEach(
           row -> {
             List<String> cells = new ArrayList<>();
-            for (int i = 0; i < Math.min(row.getCellCount(), MOST_CELLS); i++) {
+            for (int i = 0; i < Math.min(row.getCellCount(), SpreadsheetText.MOST_CELLS); i++) {
               cells.add(text(row.getRowNum(), row.getCell(i)));
             }
             if (cells.stream().anyMatch(cell -> !cell.isEmpty())) {
@@ -94,11 +91,11 @@ final class XlsxRows {
         cell.getType() == CellType.NUMBER && cell.getValue() instanceof BigDecimal number
             ? number.stripTrailingZeros().toPlainString()
             : String.valueOf(cell.getValue() == null ? cell.getText() : cell.getValue()).strip();
-    if (text.length() > LONGEST_CELL) {
+    if (text.length() > SpreadsheetText.LONGEST_CELL) {
       throw BadFileException.of(
           "row " + row,
           "a cell of %,d characters; allowed are %,d. Shorten it"
-              .formatted(text.length(), LONGEST_CELL));
+              .formatted(text.length(), SpreadsheetText.LONGEST_CELL));
     }
     return text;
   }

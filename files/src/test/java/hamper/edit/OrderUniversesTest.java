@@ -3,8 +3,12 @@ package hamper.edit;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.catalog.Catalog;
+import hamper.display.Controller;
 import hamper.display.Display;
+import hamper.display.Hold;
+import hamper.display.PixelString;
 import hamper.display.Plan;
+import hamper.display.Section;
 import hamper.display.Whereabouts;
 import hamper.edit.OrderUniverses.By;
 import hamper.facts.Facts;
@@ -12,11 +16,13 @@ import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
 import hamper.resolve.ControllerBlock;
 import hamper.samples.RandomEdits;
+import hamper.value.RecordShape;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -112,9 +118,27 @@ class OrderUniversesTest {
   @Test
   void whoIsHeldAtAUniverseStaysAndOthersGoRoundIt() throws IOException {
     Plan plan = demo();
+    Controller bridge = plan.existingController("k4");
+    int first = firsts(plan).get(plan.indexOf("k4"));
+    Controller fixed =
+        bridge.withSettings(
+            RecordShape.with(bridge.settings(), "firstUniverse", Optional.of(first)));
+    plan = SetControllers.between(bridge, fixed).applyTo(plan).plan();
+    String piece = fixed.runs().get(0).legs().get(0).piece();
+    Section section = ((PixelString) plan.existingPiece(piece).piece()).sections().get(0);
+    Section held = section.withHold(Optional.of(new Hold(Optional.of(first + 2), 7)));
+    plan = SetSections.between(new SetSections.At(piece, 0), section, held).applyTo(plan).plan();
     Plan ordered = new OrderUniverses(By.AS_THEY_STAND, 1, false).applyTo(plan).plan();
-    assertThat(Facts.of(ordered).resolution().blocks().stream().map(ControllerBlock::universes))
-        .isEqualTo(
-            Facts.of(plan).resolution().blocks().stream().map(ControllerBlock::universes).toList());
+    assertThat(firsts(ordered).get(plan.indexOf("k4"))).isEqualTo(first);
+    assertThat(firsts(ordered).get(plan.indexOf("k2")))
+        .isLessThan(firsts(plan).get(plan.indexOf("k2")));
+    assertThat(
+            Facts.of(ordered)
+                .resolution()
+                .placements()
+                .filter(at -> at.piece().equals(piece) && at.section() == 0)
+                .map(at -> at.start().orElseThrow().toString()))
+        .containsExactly(first + 2 + ":7");
+    assertThat(overlaps(Facts.of(ordered))).isLessThanOrEqualTo(overlaps(Facts.of(plan)));
   }
 }
