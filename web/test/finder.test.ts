@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest'
 import type { DisplayView } from '../src/api/types'
-import { COMMANDS, page, written } from '../src/shell/commands'
+import { COMMANDS } from '../src/shell/commands'
+import { page, written } from '../src/shell/grammar'
 import { find } from '../src/shell/finder'
 
 function lane(controller: string, at: number, label = `${at}`) {

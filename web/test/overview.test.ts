@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import type { ControllerView, DisplayView, LaneView } from '../src/api/types'
-import { capacityLeft, zoneProgress } from '../src/places/overview'
+import { capacityLeft, zoneProgress } from '../src/places/overview/progress'
 
 const piece = (id: string, pixels: number) => ({ piece: { id }, pixels })
 const display = {

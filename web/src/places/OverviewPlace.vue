@@ -6,7 +6,8 @@ import { useGrowing } from '../parts/useGrowing'
 import { counted } from '../parts/words'
 import { whyController } from '../parts/why'
 import StateMark from '../shell/StateMark.vue'
-import { capacityLeft, zoneProgress } from './overview'
+import { capacityLeft } from './overview/progress'
+import ZoneStrip from './overview/ZoneStrip.vue'
 import MiniRibbon from '../ribbon/MiniRibbon.vue'
 import { reachOf } from '../ribbon/geometry'
 import { clusters, isCluster } from '../shell/clusters'
@@ -133,13 +134,6 @@ function worst(view: ControllerView) {
     ? { text: `${lane.written} ${Math.round(share(lane) * 100)} %`, over: share(lane) > 1 }
     : undefined
 }
-const zones = computed(() =>
-  zoneProgress(
-    display.view!,
-    (piece) => display.legs.get(piece)?.lane,
-    (controller) => handover.states.get(controller)?.state === 'GIVEN',
-  ),
-)
 </script>
 
 <template>
@@ -192,36 +186,7 @@ const zones = computed(() =>
       </p>
     </div>
     <div v-else class="beside">
-      <section v-if="zones.length" class="zones" aria-label="Zone by zone" data-test="zones">
-        <table>
-          <thead>
-            <tr>
-              <th>Zone</th>
-              <th>Hangs</th>
-              <th v-if="handover.begun">Given</th>
-              <th>Pixels</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="zone in zones" :key="zone.id">
-              <th scope="row">
-                <span
-                  class="dot"
-                  :style="{ background: display.zoneColour(zone.id || undefined) }"
-                />{{ zone.name }}
-              </th>
-              <td class="mono" :class="{ done: zone.patched === zone.pieces }">
-                {{ zone.patched === zone.pieces ? '✓ ' : '' }}{{ zone.patched }} of
-                {{ zone.pieces }}
-              </td>
-              <td v-if="handover.begun" class="mono" :class="{ done: zone.given === zone.pieces }">
-                {{ zone.given === zone.pieces ? '✓ ' : '' }}{{ zone.given }} of {{ zone.pieces }}
-              </td>
-              <td class="mono quiet">{{ zone.pixels.toLocaleString('en') }} px</td>
-            </tr>
-          </tbody>
-        </table>
-      </section>
+      <ZoneStrip class="zones" />
       <table class="list">
         <thead>
           <tr>
@@ -308,28 +273,6 @@ const zones = computed(() =>
   display: grid;
   gap: 16px;
 }
-@media (width < 1500px) {
-  .zones thead {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
-  }
-  .zones tbody {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 4px 28px;
-  }
-  .zones tr {
-    display: flex;
-    gap: 10px;
-  }
-  .zones tbody th,
-  .zones tbody td {
-    padding: 0;
-  }
-}
 /* a wide window has room for both */
 @media (width >= 1500px) {
   .beside {
@@ -339,28 +282,6 @@ const zones = computed(() =>
   .zones {
     order: 2;
   }
-}
-.zones table {
-  border-collapse: collapse;
-  font-size: 12.5px;
-}
-.zones th,
-.zones td {
-  text-align: left;
-  padding: 2px 22px 2px 0;
-  font-weight: 400;
-}
-.zones thead th {
-  font-weight: 500;
-}
-.zones .done {
-  color: rgb(var(--v-theme-success));
-}
-.dot {
-  display: inline-block;
-  width: 9px;
-  height: 9px;
-  margin-right: 8px;
 }
 .room {
   display: block;

@@ -1,6 +1,6 @@
 import type { RouteLocationRaw } from 'vue-router'
 import type { DisplayView, Edit, LaneView, LegView, SectionView, Subject } from '../api/types'
-import { commands, completions } from './commands'
+import { commands, completions } from './grammar'
 import { places } from './places'
 
 /** One thing that the finder offers. */

@@ -1,5 +1,5 @@
 import type { DisplayView, Located, Spot } from '../api/types'
-import { laneOf } from './commands'
+import { laneOf } from './meanings'
 import type { Found } from './finder'
 
 const whole = (text: string) => Number(text.replace(/[., ]/g, ''))

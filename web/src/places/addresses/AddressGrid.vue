@@ -10,16 +10,7 @@ import { useDisplay } from '../../state/display'
 import { usePatching } from '../../state/patching'
 import { useShell } from '../../state/shell'
 import { drawRow, type Ink, LABEL_WIDTH, ROW_HEIGHT, slotAt } from './drawGrid'
-import {
-  gapTold,
-  type GridRow,
-  HELD,
-  OVERLAPS,
-  rowsOf,
-  slotOf,
-  standsAt,
-  totals,
-} from './gridRows'
+import { gapTold, type GridRow, HELD, OVERLAPS, rowsOf, slotOf, standsAt, totals } from './gridRows'
 
 /** Every universe a row of its slots to scale, as they go over the wire. */
 const props = defineProps<{ filter: string; row?: string }>()

@@ -1,4 +1,4 @@
-import type { ControllerView, DisplayView, LaneView } from '../api/types'
+import type { ControllerView, DisplayView, LaneView } from '../../api/types'
 
 /** How far a zone is: pieces that hang, and those whose controller was given what is planned. */
 export interface ZoneProgress {

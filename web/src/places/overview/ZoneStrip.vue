@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useDisplay } from '../../state/display'
+import { useHandover } from '../../state/handover'
+import { zoneProgress } from './progress'
+
+/** Zone by zone: what hangs and what was given; a strip, or a table where the window is wide. */
+const display = useDisplay()
+const handover = useHandover()
+const zones = computed(() =>
+  zoneProgress(
+    display.view!,
+    (piece) => display.legs.get(piece)?.lane,
+    (controller) => handover.states.get(controller)?.state === 'GIVEN',
+  ),
+)
+</script>
+
+<template>
+  <section v-if="zones.length" class="zones" aria-label="Zone by zone" data-test="zones">
+    <table>
+      <thead>
+        <tr>
+          <th>Zone</th>
+          <th>Hangs</th>
+          <th v-if="handover.begun">Given</th>
+          <th>Pixels</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="zone in zones" :key="zone.id">
+          <th scope="row">
+            <span class="dot" :style="{ background: display.zoneColour(zone.id || undefined) }" />{{
+              zone.name
+            }}
+          </th>
+          <td class="mono" :class="{ done: zone.patched === zone.pieces }">
+            {{ zone.patched === zone.pieces ? '✓ ' : '' }}{{ zone.patched }} of
+            {{ zone.pieces }}
+          </td>
+          <td v-if="handover.begun" class="mono" :class="{ done: zone.given === zone.pieces }">
+            {{ zone.given === zone.pieces ? '✓ ' : '' }}{{ zone.given }} of {{ zone.pieces }}
+          </td>
+          <td class="mono quiet">{{ zone.pixels.toLocaleString('en') }} px</td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+.zones table {
+  border-collapse: collapse;
+  font-size: 12.5px;
+}
+.zones th,
+.zones td {
+  text-align: left;
+  padding: 2px 22px 2px 0;
+  font-weight: 400;
+}
+.zones thead th {
+  font-weight: 500;
+}
+.zones .done {
+  color: rgb(var(--v-theme-success));
+}
+.dot {
+  display: inline-block;
+  width: 9px;
+  height: 9px;
+  margin-right: 8px;
+}
+@media (width < 1500px) {
+  .zones thead {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+  .zones tbody {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 28px;
+  }
+  .zones tr {
+    display: flex;
+    gap: 10px;
+  }
+  .zones tbody th,
+  .zones tbody td {
+    padding: 0;
+  }
+}
+</style>
