@@ -228,6 +228,7 @@ defineExpose({ copy, seen: () => ({ heads: heads(), rows: cells() }) })
                   v-else-if="column.key === 'title'"
                   type="button"
                   class="what"
+                  :title="line.row!.title"
                   @click="goThere({ piece: line.row!.piece })"
                 >
                   {{ line.row!.title }}

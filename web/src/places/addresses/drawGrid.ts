@@ -1,3 +1,4 @@
+import { shortened } from '../../ribbon/labels'
 import { CUT, type GridRow, HELD, MIRROR, OVERLAPS, type Stretch } from './gridRows'
 
 /** Height of a row, and room for its name at the left (px). */
@@ -80,8 +81,8 @@ function stretch(
   const name = one.marks & MIRROR ? '' : ink.titleOf(one.piece)
   const room = w - (one.marks & HELD ? 16 : 8)
   if (room > 12) {
-    const letters = Math.floor(room / 6.4)
-    const told = name.length <= letters ? name : letters > 2 ? `${name.slice(0, letters - 1)}…` : ''
+    const others = row.stretches.map((other) => ink.titleOf(other.piece))
+    const told = shortened(name, Math.floor(room / 6.4), others)
     context.fillStyle = ink.ground
     context.fillText(told, x + (one.marks & HELD ? 12 : 4), y + 11.5)
   }
