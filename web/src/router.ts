@@ -6,8 +6,10 @@ import HandoverPlace from './places/HandoverPlace.vue'
 import LoadsPlace from './places/LoadsPlace.vue'
 import NetworkPlace from './places/NetworkPlace.vue'
 import OverviewPlace from './places/OverviewPlace.vue'
+import PaperPlace from './places/PaperPlace.vue'
 import PatchPlace from './places/PatchPlace.vue'
 import PropsPlace from './places/PropsPlace.vue'
+import TrialPlace from './places/TrialPlace.vue'
 import { places, type PlaceName } from './shell/places'
 
 const components: Record<PlaceName, Component> = {
@@ -19,6 +21,8 @@ const components: Record<PlaceName, Component> = {
   addresses: AddressesPlace,
   loads: LoadsPlace,
   handover: HandoverPlace,
+  paper: PaperPlace,
+  trial: TrialPlace,
 }
 
 /** Every display, every place in it, and what is opened there has an address of its own. */

@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest'
 import { gapTold, HELD, rowsOf, slotOf, standsAt, totals } from '../src/places/addresses/gridRows'
 import { slotAt } from '../src/places/addresses/drawGrid'
+import { shadowsOf } from '../src/places/addresses/gridShadows'
 import { headsKey, remember, remembered } from '../src/places/addresses/sheetHeads'
 import { separated } from '../src/places/addresses/tableRows'
 
@@ -48,4 +49,32 @@ test('what columns mean is remembered by their heads', () => {
 
 test('nothing that is copied is a formula', () => {
   expect(separated(['a'], [['=1+1'], ['x\ty']])).toBe("a\n'=1+1\nx y")
+})
+
+test('what stands elsewhere now has its shadow at the slots that it had', () => {
+  const rows = rowsOf(
+    {
+      ...grid,
+      // universes 5 and 6 of K2, bytes of K1
+      rows: [0, 1, 5, 510, -1, 1, 0, 1, 6, 510, -1, 1, 0, 0, 0, 1440, 0, 1],
+      stretches: [0, 0, 1, 300, 0, 0, 1, 1, 90, 0, 1, 0, 10, 40, 0],
+    },
+    (controller) => controller,
+  )
+  const at = (piece: string, section: number, channels: number, channel: number) => ({
+    ...{ prop: piece, name: piece, title: piece, written: '', own: 1, displayStart: 1 },
+    piece,
+    section,
+    channels,
+    controller: 'K2',
+    start: { universe: 5, channel },
+  })
+  const tags = (place: number) => ['K1', 'K2'][place]
+  const same = at('p', 1, 300, 1)
+  const over = at('gone', 1, 60, 481)
+  const bytes = { ...at('q', 1, 31, 1), controller: 'K1', start: undefined, own: 12 }
+  const shadows = shadowsOf(rows, [same, over, bytes], tags)
+  expect(shadows.get(0)).toEqual([{ piece: 'gone', title: 'gone', first: 481, last: 510 }])
+  expect(shadows.get(1)).toEqual([{ piece: 'gone', title: 'gone', first: 1, last: 30 }])
+  expect(shadows.get(2)).toEqual([{ piece: 'q', title: 'q', first: 12, last: 42 }])
 })

@@ -129,3 +129,9 @@ test('every command is found as the grammar says it', () => {
 test('the page of the finder is drawn from its grammar', async () => {
   await expect(page()).toMatchFileSnapshot('../../docs/finder.md')
 })
+
+test('anything that hangs is lit by its name', () => {
+  expect(titles('light k1')[0]).toBe('Light K1 Quay')
+  expect(find(display, 'light k1')[0].lights?.kind).toBe('controller')
+  expect(titles('light nowhere')).not.toContain('Light nowhere')
+})

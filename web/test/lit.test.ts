@@ -4,6 +4,7 @@ import { clock, lit, troubles } from '../src/shell/lit'
 
 const holder = (who: string, pieces: number, secondsLeft: number) => ({
   who,
+  pattern: 'white',
   pieces,
   secondsLeft,
   percent: 30,

@@ -1,6 +1,20 @@
 import createClient from 'openapi-fetch'
 import type { paths } from './generated/schema'
-import type { Edit, GiveRequest, Header, Located, Moving, PortRef, Question } from './types'
+import type {
+  AskLine,
+  CaptureView,
+  Edit,
+  GuideAnswer,
+  GuideKind,
+  GiveRequest,
+  Header,
+  Located,
+  Moving,
+  OutputRequest,
+  PaperSize,
+  PortRef,
+  Question,
+} from './types'
 
 /** An error as the server words it (RFC 9457). */
 export class Problem extends Error {
@@ -86,10 +100,50 @@ function sent(file: Blob) {
   }
 }
 
+/** Most bytes of a capture; the server refuses more. */
+const MOST_CAPTURE_BYTES = 2 ** 30
+
+/** Sends a capture, with how far it is: what fetch does not tell. */
+function sendCapture(
+  id: string,
+  file: File,
+  sent: (share: number) => void,
+  signal: AbortSignal,
+): Promise<CaptureView> {
+  return new Promise((done, failed) => {
+    if (file.size > MOST_CAPTURE_BYTES) {
+      const size = file.size.toLocaleString('en')
+      const most = MOST_CAPTURE_BYTES.toLocaleString('en')
+      failed(
+        new Problem(422, {
+          detail: `${file.name}: ${size} bytes; a capture has at most ${most}. Capture a shorter time`,
+        }),
+      )
+      return
+    }
+    const request = new XMLHttpRequest()
+    request.open('POST', `/api/displays/${id}/capture?name=${encodeURIComponent(file.name)}`)
+    request.setRequestHeader('content-type', 'application/octet-stream')
+    request.responseType = 'json'
+    request.upload.onprogress = (event) => sent(event.loaded / Math.max(1, event.total))
+    request.onload = () =>
+      request.status === 200
+        ? done(request.response as CaptureView)
+        : failed(new Problem(request.status, { ...(request.response as object) }))
+    request.onerror = () => failed(new Problem(0, { detail: 'Hamper does not answer' }))
+    request.onabort = () => failed(new Problem(0, { detail: 'It was stopped' }))
+    signal.addEventListener('abort', () => request.abort())
+    request.send(file)
+  })
+}
+
 /** A display's id, in its path. */
 const at = (id: string) => ({ path: { id } })
 const of = (id: string) => ({ params: at(id) })
 const ofMilestone = (id: string, milestone: string) => ({ params: { path: { id, milestone } } })
+const onLine = (id: string, { controller, kind, port }: PortRef) => ({
+  params: { path: { id, controller, kind, port } },
+})
 const ofController = (id: string, controller: string) => ({
   params: { path: { id, controller } },
 })
@@ -186,6 +240,7 @@ export const api = {
     ),
   log: (id: string, query: { before?: number; controller?: string; prop?: string }) =>
     answer(client.GET('/api/displays/{id}/log', { params: { ...at(id), query } })),
+  history: (id: string) => answer(client.GET('/api/displays/{id}/log/history', of(id))),
   then: (id: string, version: number) =>
     answer(client.GET('/api/displays/{id}/log/{version}', { params: { path: { id, version } } })),
   handList: (id: string, source: string) =>
@@ -269,9 +324,102 @@ export const api = {
   feedPlan: (id: string) => answer(client.POST('/api/displays/{id}/power/feeds', of(id))),
   outputGround: () => answer(client.GET('/api/output/ground')),
   output: () => answer(client.GET('/api/output')),
+  patterns: () => answer(client.GET('/api/output/patterns')),
+  light: (body: OutputRequest) => answer(client.POST('/api/output', { body })),
+  leaveLight: (name: string) =>
+    answer(client.DELETE('/api/output/holders', { params: { query: { who: name } } })),
+  holdMover: (piece: string, by: string, levels: number[]) =>
+    answer(client.PUT('/api/output/held', { body: { piece, who: by, levels } })),
+  trial: (id: string) => answer(client.GET('/api/displays/{id}/trial', of(id))),
+  misbehaviours: (id: string) =>
+    answer(client.GET('/api/displays/{id}/trial/misbehaviours', of(id))),
+  misbehave: (id: string, controller: string, misbehaviour: string, on: boolean) =>
+    answer(
+      client.PUT('/api/displays/{id}/trial/misbehaviour', {
+        ...of(id),
+        body: { controller, misbehaviour, on },
+      }),
+    ),
+  ownTest: (id: string, controller: string, on: boolean) =>
+    answer(client.PUT('/api/displays/{id}/trial/test', { ...of(id), body: { controller, on } })),
+  marks: (id: string) => answer(client.GET('/api/displays/{id}/trial/marks', of(id))),
+  mark: (id: string, pieces: string[], seen: boolean) =>
+    answer(client.PUT('/api/displays/{id}/trial/marks', { ...of(id), body: { pieces, seen } })),
+  restartDevice: (id: string, controller: string) =>
+    answer(client.POST('/api/displays/{id}/trial/restart', { ...of(id), body: { controller } })),
+  silence: () => answer(client.POST('/api/output/silence')),
+  guides: (id: string) => answer(client.GET('/api/displays/{id}/trial/guides', of(id))),
+  walkGuide: (id: string, kind: GuideKind, piece: string, answers: GuideAnswer[]) =>
+    answer(
+      client.POST('/api/displays/{id}/trial/guides/{kind}', {
+        params: { path: { id, kind } },
+        body: { piece, answers },
+      }),
+    ),
+  readGuide: (id: string, kind: GuideKind, question: string, piece: string) =>
+    answer(
+      client.POST('/api/displays/{id}/trial/guides/{kind}/questions/{question}/reading', {
+        params: { path: { id, kind, question } },
+        body: { piece, answers: [] },
+      }),
+    ),
   stopOutput: () => answer(client.DELETE('/api/output')),
   proof: (id: string) => answer(client.GET('/api/displays/{id}/proof', of(id))),
   startProof: (id: string) => answer(client.POST('/api/displays/{id}/proof', of(id))),
   stopProof: (id: string) => answer(client.DELETE('/api/displays/{id}/proof', of(id))),
+  askWho: (id: string) => answer(client.POST('/api/displays/{id}/who', of(id))),
+  who: (id: string) => answer(client.GET('/api/displays/{id}/who', of(id))),
+  stopWho: (id: string) => answer(client.DELETE('/api/displays/{id}/who', of(id))),
+  strangers: (id: string, models: string[]) =>
+    answer(client.PUT('/api/displays/{id}/strangers', { ...of(id), body: { models } })),
+  startListening: (id: string) => answer(client.POST('/api/displays/{id}/listening', of(id))),
+  listening: (id: string) => answer(client.GET('/api/displays/{id}/listening', of(id))),
+  stopListening: (id: string) => answer(client.DELETE('/api/displays/{id}/listening', of(id))),
+  capture: (id: string) => answer(client.GET('/api/displays/{id}/capture', of(id))),
+  captureMoment: (id: string, micros: number) =>
+    answer(
+      client.GET('/api/displays/{id}/capture/moment', { params: { ...at(id), query: { micros } } }),
+    ),
+  dropCapture: (id: string) => answer(client.DELETE('/api/displays/{id}/capture', of(id))),
+  sendCapture,
+  askLine: (id: string, line: PortRef, body: AskLine) =>
+    answer(
+      client.POST('/api/displays/{id}/lines/{controller}/{kind}/{port}', {
+        ...onLine(id, line),
+        body,
+      }),
+    ),
+  line: (id: string, line: PortRef) =>
+    answer(client.GET('/api/displays/{id}/lines/{controller}/{kind}/{port}', onLine(id, line))),
+  stopLine: (id: string, line: PortRef) =>
+    answer(client.DELETE('/api/displays/{id}/lines/{controller}/{kind}/{port}', onLine(id, line))),
+  previewSlot: (id: string, line: PortRef, uid: string, slot: number) =>
+    answer(
+      client.POST('/api/displays/{id}/lines/{controller}/{kind}/{port}/slot/preview', {
+        ...onLine(id, line),
+        body: { uid, slot },
+      }),
+    ),
+  setSlot: (id: string, line: PortRef, uid: string, slot: number) =>
+    answer(
+      client.PUT('/api/displays/{id}/lines/{controller}/{kind}/{port}/slot', {
+        ...onLine(id, line),
+        body: { uid, slot },
+      }),
+    ),
+  identify: (id: string, line: PortRef, uid: string, on: boolean) =>
+    answer(
+      client.PUT('/api/displays/{id}/lines/{controller}/{kind}/{port}/identify', {
+        ...onLine(id, line),
+        body: { uid, on },
+      }),
+    ),
+  serialPorts: () => answer(client.GET('/api/machine/serial-ports')),
+  paper: (id: string, size: PaperSize, controller?: string) =>
+    answer(
+      client.GET('/api/displays/{id}/paper', {
+        params: { ...at(id), query: { size, controller } },
+      }),
+    ),
   machineAdapters: () => answer(client.GET('/api/machine/adapters')),
 }

@@ -24,6 +24,7 @@ export const KEYS = {
         'W',
         'why a number is what it is: the one pointed at, or those of what has the keyboard, one after another',
       ),
+      stop: key('Ctrl+. Pause', 'while anything is lit: stop all of it'),
       undo: key('Ctrl+Z', 'take back the last change'),
       redo: key('Ctrl+Shift+Z Ctrl+Y', 'make it again'),
     },
@@ -71,10 +72,22 @@ export const KEYS = {
       ),
       first: key('Home', 'the first leg of the port'),
       last: key('End', 'the free end of the wire'),
-      moveLeft: key('Alt+ArrowLeft', 'move the leg before the one in front of it'),
-      moveRight: key('Alt+ArrowRight', 'move the leg behind the one after it'),
-      moveUp: key('Alt+ArrowUp', 'move the leg to the port above that takes it'),
-      moveDown: key('Alt+ArrowDown', 'move the leg to the port below that takes it'),
+      moveLeft: key(
+        'Alt+ArrowLeft',
+        'move the leg, or all that are taken on its wire, before the one in front',
+      ),
+      moveRight: key(
+        'Alt+ArrowRight',
+        'move the leg, or all that are taken on its wire, behind the one after',
+      ),
+      moveUp: key(
+        'Alt+ArrowUp',
+        'move the leg, or all that are taken on its wire, to the port above that takes them',
+      ),
+      moveDown: key(
+        'Alt+ArrowDown',
+        'move the leg, or all that are taken on its wire, to the port below that takes them',
+      ),
       take: key('Space', 'take it, or let it go'),
       all: key('Ctrl+A', 'take all that hangs on the port'),
       open: key('Enter', 'lay it under the glass, or put the glass away'),
@@ -154,6 +167,25 @@ export const KEYS = {
       open: key('Enter', 'open the universe slot by slot, or close it'),
       patch: key('P', 'show what stands there in Patch'),
       letGo: key('Escape', 'close it'),
+    },
+  },
+  trial: {
+    where: 'Trial',
+    keys: {
+      back: key('ArrowLeft Shift+ArrowLeft', 'the pixel before; with Shift ten before'),
+      on: key('ArrowRight Shift+ArrowRight', 'the pixel after; with Shift ten after'),
+      first: key('Home', 'the first pixel'),
+      last: key('End', 'the last pixel'),
+      light: key('L', 'light it, or let it go dark'),
+    },
+  },
+  capture: {
+    where: 'Network, a capture',
+    keys: {
+      back: key('ArrowLeft Shift+ArrowLeft', 'the frame before; with Shift a second before'),
+      on: key('ArrowRight Shift+ArrowRight', 'the next frame; with Shift a second later'),
+      first: key('Home', 'its first moment'),
+      last: key('End', 'its last moment'),
     },
   },
   site: {

@@ -4,6 +4,7 @@ import { api } from '../api/client'
 import FilterField from '../parts/FilterField.vue'
 import InPlaceChoice from '../parts/InPlaceChoice.vue'
 import { useDisplay } from '../state/display'
+import { useHandover } from '../state/handover'
 import AddressGrid from './addresses/AddressGrid.vue'
 import AddressTable from './addresses/AddressTable.vue'
 import PutInOrder from './addresses/PutInOrder.vue'
@@ -35,6 +36,7 @@ const look = ref<Look>({ ...usual, ...JSON.parse(localStorage.getItem(KEPT) ?? '
 watch(look, (now) => localStorage.setItem(KEPT, JSON.stringify(now)), { deep: true })
 
 const display = useDisplay()
+const handover = useHandover()
 const filter = ref('')
 const counts = ref({ shown: 0, all: 0 })
 const ordering = ref(false)
@@ -128,6 +130,14 @@ function toggle(column: Column) {
           </div>
         </v-menu>
       </template>
+      <v-btn
+        v-if="handover.shadows"
+        size="small"
+        title="Dashes where things stood then that stand elsewhere now"
+        data-test="no-shadows"
+        @click="handover.showShadows()"
+        >Shadows of {{ handover.shadows.name }} ×</v-btn
+      >
       <span class="acts">
         <v-btn size="small" data-test="put-in-order" @click="ordering = !ordering"
           >Put in order</v-btn

@@ -14,14 +14,12 @@ import GivingBar from './handover/GivingBar.vue'
 import LogPage from './handover/LogPage.vue'
 import MilestonesPage from './handover/MilestonesPage.vue'
 import ListPage from './handover/ListPage.vue'
-import ProofPage from './handover/ProofPage.vue'
 import SeasonSettings from './handover/SeasonSettings.vue'
 import UnitTable from './handover/UnitTable.vue'
 
 const props = defineProps<{ controller?: string }>()
 const LIST = 'list-'
 const UNITS = 'units'
-const PROOF = 'check'
 const MILESTONES = 'milestones'
 const LOG = 'log'
 
@@ -52,10 +50,9 @@ watch(
 )
 
 const list = computed(() => all.value?.lists.find((one) => LIST + one.source === props.controller))
-const showsProof = computed(() => props.controller === PROOF)
 const showsUnits = computed(() => props.controller === UNITS && !!all.value?.units.length)
 const entry = computed(() => {
-  const pages = [PROOF, MILESTONES, LOG]
+  const pages = [MILESTONES, LOG]
   if (list.value || showsUnits.value || pages.includes(props.controller ?? '')) {
     return undefined
   }
@@ -161,9 +158,8 @@ const giveChosen = () =>
         v-if="all?.entries.length"
         type="button"
         class="list"
-        :aria-current="showsProof ? 'true' : undefined"
         data-test="go-proof"
-        @click="to(PROOF)"
+        @click="router.push({ name: 'trial', params: { part: 'check' } })"
       >
         <strong>Check it all</strong>
         <span class="quiet">every pixel, on stand-ins</span>
@@ -201,8 +197,7 @@ const giveChosen = () =>
         <v-btn size="small" color="primary" @click="keepStill(true)">Keep starts still</v-btn>
         <v-btn size="small" @click="keepStill(false)">Not now</v-btn>
       </p>
-      <ProofPage v-if="showsProof" />
-      <MilestonesPage v-else-if="controller === MILESTONES" />
+      <MilestonesPage v-if="controller === MILESTONES" />
       <LogPage v-else-if="controller === LOG" />
       <ListPage
         v-else-if="all && list"

@@ -6,7 +6,7 @@ import { useGrowing } from '../parts/useGrowing'
 import { counted } from '../parts/words'
 import { whyController } from '../parts/why'
 import StateMark from '../shell/StateMark.vue'
-import { capacityLeft } from './overview/progress'
+import { capacityLeft, seenRight } from './overview/progress'
 import ZoneStrip from './overview/ZoneStrip.vue'
 import MiniRibbon from '../ribbon/MiniRibbon.vue'
 import { reachOf } from '../ribbon/geometry'
@@ -15,10 +15,12 @@ import { useGoThere } from '../shell/goThere'
 import { cellsOf } from './loads/loadColumns'
 import { useDisplay } from '../state/display'
 import { useHandover } from '../state/handover'
+import { useMarks } from '../state/marks'
 import { useShell } from '../state/shell'
 
 const display = useDisplay()
 const handover = useHandover()
+const marks = useMarks()
 const shell = useShell()
 const goThere = useGoThere()
 
@@ -44,6 +46,13 @@ const showLags = computed(() => {
     ? `the show is built on version ${show.version}, the yard is at ${display.view!.version}`
     : false
 })
+
+const CHECKED = {
+  NONE: 'not checked',
+  CHANGED: 'changed since checked',
+  NOT_CLEAN: 'checked, not clean',
+  CLEAN: 'checked',
+}
 
 /** What is left in each step of the work, in its order; each leads to where it is done. */
 const steps = computed(() => {
@@ -107,6 +116,17 @@ const steps = computed(() => {
       ),
     },
     {
+      title: 'Trial',
+      to: 'trial',
+      done: marks.strings > 0 && marks.seen.size === marks.strings && marks.check === 'CLEAN',
+      text: list(
+        marks.begun
+          ? `${marks.seen.size} of ${counted(marks.strings, 'string')} seen right`
+          : 'nothing is seen right yet',
+        CHECKED[marks.check],
+      ),
+    },
+    {
       title: 'Findings',
       to: undefined,
       done: all > 0 && display.view!.findings.length === 0,
@@ -116,6 +136,24 @@ const steps = computed(() => {
     },
   ]
 })
+
+const columns = computed(() => 6 + (handover.begun ? 1 : 0) + (marks.begun ? 1 : 0))
+function givenOf(view: ControllerView): string {
+  const state = handover.states.get(view.controller.id)
+  return state?.state === 'GIVEN'
+    ? '✓ given'
+    : state?.state === 'NEVER'
+      ? 'not yet'
+      : '▲ not as planned'
+}
+function seenOf(view: ControllerView): string {
+  const { strings, seen } = seenRight(
+    view,
+    (piece) => display.pieces.get(piece)?.piece.kind === 'string',
+    (piece) => marks.seen.has(piece),
+  )
+  return strings ? `${seen === strings ? '✓ ' : ''}${seen} of ${strings}` : ''
+}
 
 function about(view: ControllerView): Finding[] {
   const id = view.controller.id
@@ -195,6 +233,8 @@ function worst(view: ControllerView) {
             <th>Addresses</th>
             <th>Free</th>
             <th>Fullest port</th>
+            <th v-if="handover.begun">Given</th>
+            <th v-if="marks.begun">Seen right</th>
             <th>Findings</th>
           </tr>
         </thead>
@@ -205,7 +245,7 @@ function worst(view: ControllerView) {
             :class="{ host: view.host }"
             :data-row="view.controller.id"
           >
-            <td :colspan="view.host ? 6 : 1">
+            <td :colspan="view.host ? columns : 1">
               <div class="who">
                 <button
                   type="button"
@@ -248,6 +288,8 @@ function worst(view: ControllerView) {
               <td class="mono" :class="{ over: worst(view)?.over }">
                 {{ worst(view)?.over ? '▲ ' : '' }}{{ worst(view)?.text }}
               </td>
+              <td v-if="handover.begun">{{ givenOf(view) }}</td>
+              <td v-if="marks.begun" class="mono">{{ seenOf(view) }}</td>
               <td>
                 <v-btn
                   v-if="about(view).length"
@@ -295,7 +337,7 @@ function worst(view: ControllerView) {
 .steps {
   list-style: none;
   display: grid;
-  grid-template-columns: repeat(6, 1fr);
+  grid-template-columns: repeat(7, 1fr);
   gap: 0;
   border: 1px solid var(--line);
   border-radius: 6px;

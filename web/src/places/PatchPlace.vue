@@ -14,6 +14,7 @@ import { useDrag } from './patch/drag'
 import { usePatchKeys, type Cell } from './patch/keys'
 import LegGlass from './patch/LegGlass.vue'
 import PieceTray from './patch/PieceTray.vue'
+import { usePointedPixel } from './patch/pointedPixel'
 import PortLane from './patch/PortLane.vue'
 import { useSlots } from '../parts/slots'
 import { useWindowing } from '../parts/windowing'
@@ -121,6 +122,8 @@ const shownLanes = computed(() =>
     .map((row) => (row as Row & { kind: 'lane' }).lane),
 )
 const { cell, onKey } = usePatchKeys(shownLanes, (to) => void go(to))
+/** What the pixel under the pointer answers to. */
+const pixel = usePointedPixel(scale)
 const { at, overTray, press, clickIsMeant } = useDrag(scale, scroller)
 
 async function go(to: Cell) {
@@ -272,13 +275,16 @@ watch(
 </script>
 
 <template>
-  <div class="patch" @dragstart.prevent>
+  <div class="patch" @dragstart.prevent @mousemove="pixel.point" @mouseleave="pixel.forget">
     <div class="tools">
       <h1>Patch</h1>
       <span class="quiet">
         {{ display.legs.size }} of {{ display.pieces.size }} pieces hang ·
         {{ shownLanes.length }} ports
       </span>
+      <span v-if="pixel.told.value" class="mono very" data-test="very-pixel">{{
+        pixel.told.value
+      }}</span>
       <v-btn
         v-if="handover.shadows"
         size="small"
@@ -488,5 +494,11 @@ watch(
     gap: 4px 12px;
     padding: 6px 12px;
   }
+}
+.very {
+  overflow: hidden;
+  font-size: 12px;
+  white-space: nowrap;
+  text-overflow: ellipsis;
 }
 </style>

@@ -6,12 +6,15 @@ import type { Section, SectionView } from '../api/types'
 import { toldStart } from '../parts/deviceStart'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
 import InPlaceText from '../parts/InPlaceText.vue'
+import { whyPiece } from '../parts/why'
 import { LETTER_COLOURS, ordersOf } from './colourOrders'
 
 /** One section enlarged: every value stands where it acts, and is edited there. */
 const props = defineProps<{
   section: Section
   index: number
+  /** The string that it is of, where its addresses answer why. */
+  piece?: string
   /** Where it stands, if it hangs anywhere. */
   at?: SectionView
   width: number
@@ -93,10 +96,15 @@ function splitAt(event: MouseEvent) {
             @change="(typed) => emit('set', { hold: holdOf(typed) })"
           /><template v-else>nowhere</template></b
         >
-        <span class="quiet">display {{ at.displayStart ?? '–' }}</span>
-        <span class="quiet" data-test="device-start">{{
-          at.device ? `device ${toldStart(at.device)}` : 'the device counts on'
-        }}</span>
+        <span class="quiet" :data-why="piece && whyPiece('START', piece, index)"
+          >display {{ at.displayStart ?? '–' }}</span
+        >
+        <span
+          class="quiet"
+          data-test="device-start"
+          :data-why="at.device && piece && whyPiece('START', piece, index)"
+          >{{ at.device ? `device ${toldStart(at.device)}` : 'the device counts on' }}</span
+        >
       </span>
       <span class="end">
         <b>{{ at.end ?? '' }}</b>

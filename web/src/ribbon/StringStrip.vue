@@ -92,6 +92,7 @@ function onKey(event: KeyboardEvent, index: number) {
         <SectionBlock
           :section="section"
           :index="i"
+          :piece="at && string.id"
           :at="at?.[i]"
           :width="widths[i]"
           :zone-colour="display.zoneColour(zone)"

@@ -71,8 +71,11 @@ const route = useRoute()
   .mark {
     display: none;
   }
+  .rail {
+    overflow-x: auto;
+  }
   .to {
-    flex: 1;
+    flex: 1 0 46px;
     font-size: 10px;
     border-left: none;
     border-top: 3px solid transparent;

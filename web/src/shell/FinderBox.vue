@@ -4,6 +4,7 @@ import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '../api/client'
 import { outcome } from '../parts/previewWords'
+import { useLighting } from '../state/lighting'
 import { useTrial } from '../state/trial'
 import { useDisplay } from '../state/display'
 import { find, type Found } from './finder'
@@ -48,6 +49,7 @@ watch(query, () => {
 
 /** What the command that is about to be chosen would do. */
 const trial = useTrial()
+const lighting = useLighting()
 const PAUSE = 200
 let pausing: number | undefined
 watch([() => found.value[at.value]?.key, open], () => {
@@ -103,6 +105,10 @@ async function choose(one: Found | undefined, stay = false) {
     if (one.act.piece && document.activeElement !== box.value) {
       await goThere({ piece: one.act.piece })
     }
+  } else if (one.lights) {
+    lighting.what = [one.lights]
+    await router.push({ name: 'trial' })
+    await lighting.light()
   } else if (one.to) {
     await router.push(one.to)
   } else if (one.subject) {

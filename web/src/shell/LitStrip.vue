@@ -29,8 +29,8 @@ const elsewhere = computed(() =>
         <p v-if="elsewhere">What is lit is {{ elsewhere.name }}.</p>
         <ul>
           <li v-for="one in output.now!.holders" :key="one.who">
-            <strong>{{ one.who }}</strong> {{ one.pieces }} pieces at {{ one.percent }} %, at most
-            {{ one.ceiling }} % of light
+            <strong>{{ one.who }}</strong> {{ one.pattern }} on {{ one.pieces }} pieces at
+            {{ one.percent }} %, at most {{ one.ceiling }} % of light
           </li>
           <li v-for="one in output.now!.leftOut" :key="one.tag" class="wrong">
             <strong>{{ one.tag }}</strong> {{ one.why }}
@@ -51,6 +51,7 @@ const elsewhere = computed(() =>
       :prepend-icon="mdiStop"
       :loading="output.stopping"
       data-test="stop-output"
+      title="Safe states and black, for everybody (Ctrl+.)"
       @click="output.stop()"
       >Stop</v-btn
     >

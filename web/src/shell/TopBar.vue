@@ -15,6 +15,7 @@ import { useDisplay } from '../state/display'
 import { useHandover } from '../state/handover'
 import { useShell } from '../state/shell'
 import DisplayFileInput from './DisplayFileInput.vue'
+import HistoryList from './HistoryList.vue'
 import FinderBox from './FinderBox.vue'
 import LiveSign from './LiveSign.vue'
 import NewDisplay from './NewDisplay.vue'
@@ -131,6 +132,7 @@ async function settle() {
         :aria-label="`Redo: ${display.view.undo.redo ?? 'nothing'}`"
         @click="display.redo()"
       />
+      <HistoryList />
       <v-btn
         v-if="handover.stale"
         class="pill mono"

@@ -4,6 +4,7 @@ import {
   brightness,
   hold,
   letGo,
+  light,
   mirrorOn,
   mirrors,
   moveController,
@@ -35,6 +36,13 @@ const slot = (kind: Kind, name: string = kind): Slot => ({ kind, name })
 
 /** Every command of the finder: what is read, told and completed is this table. */
 export const COMMANDS: Command[] = [
+  // before pieces whose name has "light" in it are patched somewhere
+  {
+    parts: ['light', slot('where', 'anything')],
+    says: 'light bow rail',
+    does: 'light it in Trial, with the pattern that is chosen there',
+    mean: light,
+  },
   {
     parts: [slot('piece'), 'to', slot('where', 'port or controller')],
     says: 'bow rail to K1-7',

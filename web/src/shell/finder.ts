@@ -1,3 +1,4 @@
+import type { Target } from '../state/targets'
 import type { RouteLocationRaw } from 'vue-router'
 import type { DisplayView, Edit, LaneView, LegView, SectionView, Subject } from '../api/types'
 import { commands, completions } from './grammar'
@@ -13,6 +14,8 @@ export interface Found {
   to?: RouteLocationRaw
   /** What choosing it does, and the piece to look at then. */
   act?: { edit: Edit; piece?: string }
+  /** What choosing it lights, in Trial. */
+  lights?: Target
   /** What choosing it puts in the field. */
   fills?: string
 }

@@ -1,4 +1,5 @@
 import type { DisplayView, Edit, LaneView, PieceView } from '../api/types'
+import { choices } from '../state/targets'
 import type { Found } from './finder'
 
 const MOST_MEANT = 6
@@ -98,6 +99,21 @@ export function brightness(display: DisplayView, [what, percent]: string[]): Fou
         set: { brightness: number },
       }),
     )
+}
+
+/** Whatever is called that, lit in Trial with the pattern that is chosen there. */
+export function light(display: DisplayView, [what]: string[]): Found[] {
+  const wanted = what.toLowerCase()
+  const all = choices(display).filter((one) => one.title.toLowerCase().includes(wanted))
+  const exactly = all.filter(
+    (one) => one.title.toLowerCase() === wanted || one.title.toLowerCase().startsWith(`${wanted} `),
+  )
+  return [...new Set([...exactly, ...all])].slice(0, MOST_MEANT).map((one) => ({
+    key: `light ${one.key}`,
+    title: `Light ${one.title}`,
+    detail: one.told,
+    lights: one,
+  }))
 }
 
 export function unpatch(display: DisplayView, [what]: string[]): Found[] {

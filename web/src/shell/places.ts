@@ -3,6 +3,8 @@ import {
   mdiExpansionCardVariant,
   mdiGauge,
   mdiLan,
+  mdiLightbulbOnOutline,
+  mdiPrinterOutline,
   mdiSendVariantOutline,
   mdiTransitConnectionHorizontal,
   mdiViewDashboardOutline,
@@ -24,6 +26,8 @@ export const places = [
   { name: 'addresses', title: 'Addresses', icon: mdiViewSequentialOutline, opens: 'row' },
   { name: 'loads', title: 'Loads', icon: mdiGauge, opens: 'run' },
   { name: 'handover', title: 'Handover', icon: mdiSendVariantOutline, opens: 'controller' },
+  { name: 'paper', title: 'Paper', icon: mdiPrinterOutline, opens: 'controller' },
+  { name: 'trial', title: 'Trial', icon: mdiLightbulbOnOutline, opens: 'part' },
 ] as const
 
 export type PlaceName = (typeof places)[number]['name']

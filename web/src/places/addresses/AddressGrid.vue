@@ -7,10 +7,12 @@ import { KEYS, keyOf } from '../../parts/keys'
 import { LETTER_COLOURS } from '../../ribbon/colourOrders'
 import { useGoThere } from '../../shell/goThere'
 import { useDisplay } from '../../state/display'
+import { useHandover } from '../../state/handover'
 import { usePatching } from '../../state/patching'
 import { useShell } from '../../state/shell'
 import { drawRow, type Ink, LABEL_WIDTH, ROW_HEIGHT, slotAt } from './drawGrid'
 import { gapTold, type GridRow, HELD, OVERLAPS, rowsOf, slotOf, standsAt, totals } from './gridRows'
+import { shadowsOf } from './gridShadows'
 
 /** Every universe a row of its slots to scale, as they go over the wire. */
 const props = defineProps<{ filter: string; row?: string }>()
@@ -22,6 +24,7 @@ const PAGE = 20
 
 const display = useDisplay()
 const patching = usePatching()
+const handover = useHandover()
 const shell = useShell()
 const goThere = useGoThere()
 const router = useRouter()
@@ -84,6 +87,14 @@ const rows = computed(() => {
     return words.every((word) => text.includes(word))
   })
 })
+/** Where things stood at the milestone whose shadows are shown. */
+const shadows = computed(() =>
+  shadowsOf(
+    all.value,
+    handover.shadows?.addresses ?? [],
+    (place) => controllers.value[place]?.controller.tag,
+  ),
+)
 watch([rows, all], () => emit('counted', rows.value.length, all.value.length), { immediate: true })
 const sum = computed(() => totals(rows.value))
 
@@ -143,13 +154,14 @@ function draw() {
       lit: lit.value,
       slot: i === cursor.value ? slot.value : undefined,
       open: row.index === opened.value,
+      shadows: shadows.value.get(row.index),
     })
   }
 }
 function drawSoon() {
   due ||= requestAnimationFrame(draw)
 }
-watch([rows, lit, cursor, slot, opened, () => shell.dark, size, scrollTop], drawSoon, {
+watch([rows, shadows, lit, cursor, slot, opened, () => shell.dark, size, scrollTop], drawSoon, {
   flush: 'post',
 })
 

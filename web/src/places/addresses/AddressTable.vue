@@ -167,10 +167,13 @@ function patch(row: TableRow, written: string) {
 }
 /** Whether its start is the user's to set: not of what stands at slots, nor of a mirror. */
 const holdable = (row: TableRow) =>
-  props.numbering === 'wire' &&
-  row.at?.startAt !== undefined &&
+  row.at !== undefined &&
   !row.at.mirror &&
-  row.lane?.port.kind !== 'DMX'
+  row.lane?.port.kind !== 'DMX' &&
+  // on DDP there is no universe to name: a start is held as a channel of the controller
+  (props.numbering === 'wire'
+    ? row.at.startAt !== undefined
+    : props.numbering === 'controller' && row.at.controllerStart !== undefined)
 const heads = () => chosen.value.map((column) => column.title)
 const cells = () =>
   found.value.map((row) => chosen.value.map((column) => cellOf(row, column.key, props.numbering)))

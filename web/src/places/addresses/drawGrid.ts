@@ -1,4 +1,5 @@
 import { shortened } from '../../ribbon/labels'
+import type { Shadow } from './gridShadows'
 import { CUT, type GridRow, HELD, MIRROR, OVERLAPS, type Stretch } from './gridRows'
 
 /** Height of a row, and room for its name at the left (px). */
@@ -103,6 +104,24 @@ function stretch(
   }
 }
 
+/** Where something stood then: an outline in dashes, below what stands there now. */
+function shadow(
+  context: CanvasRenderingContext2D,
+  one: Shadow,
+  y: number,
+  scale: number,
+  ink: Ink,
+) {
+  const x = LABEL_WIDTH + (one.first - 1) * scale
+  context.save()
+  context.strokeStyle = ink.text
+  context.lineWidth = 1
+  context.setLineDash([3, 2])
+  const width = Math.max(2, (one.last - one.first + 1) * scale - 1)
+  context.strokeRect(x + 0.5, y + BAR - 4.5, width, 6)
+  context.restore()
+}
+
 /** A row: its name, its slots to scale, and who stands in them. */
 export function drawRow(
   context: CanvasRenderingContext2D,
@@ -110,7 +129,7 @@ export function drawRow(
   top: number,
   width: number,
   ink: Ink,
-  look: { begins: boolean; lit?: string; slot?: number; open: boolean },
+  look: { begins: boolean; lit?: string; slot?: number; open: boolean; shadows?: Shadow[] },
 ) {
   const y = top + TOP
   const scale = scaleOf(row, width)
@@ -141,6 +160,9 @@ export function drawRow(
   context.font = '11px "IBM Plex Sans", sans-serif'
   for (const one of row.stretches) {
     stretch(context, one, row, y, scale, ink, one.piece === look.lit)
+  }
+  for (const one of look.shadows ?? []) {
+    shadow(context, one, y, scale, ink)
   }
   if (look.slot !== undefined) {
     context.fillStyle = ink.text

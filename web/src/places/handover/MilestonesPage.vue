@@ -109,7 +109,7 @@ const wide = (at: AddressAt) => (at.displayStart ? String(at.displayStart) : 'â€
             :aria-pressed="handover.shadows?.name === one.name"
             @click="handover.showShadows(handover.shadows?.name === one.name ? undefined : one.id)"
             >{{
-              handover.shadows?.name === one.name ? 'No shadows in Patch' : 'Shadows in Patch'
+              handover.shadows?.name === one.name ? 'No shadows' : 'Shadows in Patch and Addresses'
             }}</v-btn
           >
           <v-btn size="small" :data-test="`restore-${one.name}`" @click="display.restore(one.id)"

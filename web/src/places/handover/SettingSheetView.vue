@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { SettingSheet, SheetCell } from '../../api/types'
+import { whyPiece } from '../../parts/why'
 import { portKey, useDisplay } from '../../state/display'
 import { maskOf } from '../network/ip'
 import SheetCellView from './SheetCellView.vue'
@@ -45,8 +46,22 @@ function lastOf(line: SheetLine): string {
   const end = sections?.[section - 1]?.end
   return end?.includes(':') ? end : ''
 }
-const cellProps = (cell: SheetCell) => ({
+/** What the start of a section, or of a whole port, is asked by. */
+function whyOf(line: SheetLine, cell: SheetCell): string | undefined {
+  if (!line.port || !cell.standing) {
+    return undefined
+  }
+  const { kind, port, section } = line.port
+  const lane = display.laneByPort.get(portKey({ controller: props.sheet.controller, kind, port }))
+  const sections = lane?.legs.flatMap((leg) =>
+    leg.sections.map((_, index) => ({ piece: leg.piece, index })),
+  )
+  const at = sections?.[Math.max(0, section - 1)]
+  return at && whyPiece('START', at.piece, at.index)
+}
+const cellProps = (line: SheetLine, cell: SheetCell) => ({
   cell,
+  why: whyOf(line, cell),
   byHand: props.byHand,
   ticked: props.ticked(cell),
   shown: props.shown[cell.key],
@@ -74,7 +89,7 @@ const on = (cell: SheetCell) => ({
           <SheetCellView
             v-for="cell in line.cells"
             :key="cell.key"
-            v-bind="cellProps(cell)"
+            v-bind="cellProps(line, cell)"
             v-on="on(cell)"
           />
           <span v-if="p === 0 && mask" class="aside"

@@ -5,6 +5,8 @@ import type { SheetCell } from '../../api/types'
 /** One value of the sheet: a click copies it; typed by hand it is ticked, and read back beside it. */
 const props = defineProps<{
   cell: SheetCell
+  /** What a start is asked by, why it is what it is. */
+  why?: string
   /** Whether somebody types them in. */
   byHand: boolean
   ticked: boolean
@@ -22,7 +24,7 @@ const fixed = computed(() => props.cell.key === 'model')
 
 <template>
   <span class="cell" :class="{ ticked: ticked && byHand, differs }" :data-cell="cell.key">
-    <span class="label">{{ cell.label }}</span>
+    <span class="label" :data-why="why">{{ cell.label }}</span>
     <button type="button" class="mono value" :title="`Copy ${cell.value}`" @click="emit('copy')">
       {{ cell.value }}
     </button>

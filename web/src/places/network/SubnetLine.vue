@@ -1,14 +1,23 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { AddressLine, Occupant } from '../../api/types'
+import type { AddressLine, Occupant, Present } from '../../api/types'
 import { KEYS, keyOf } from '../../parts/keys'
 import { followPointer } from '../../parts/followPointer'
 import { addressOf, bitsOf } from './ip'
+import { PRESENCE } from './presence'
 
 /**
  * The addresses of a subnet place by place, 64 to a line; only lines where anything stands. A device is dragged to a free place, or walked there with the arrow keys.
  */
-const props = defineProps<{ line: AddressLine; width: number; lit?: string }>()
+const props = defineProps<{
+  line: AddressLine
+  width: number
+  lit?: string
+  /** Who has answered, by controller; then nothing is moved. */
+  present?: Map<string, Present>
+  /** Devices that nobody planned. */
+  unknown?: Present[]
+}>()
 const emit = defineEmits<{
   give: [occupant: Occupant, address: string]
   step: [occupant: Occupant, by: number]
@@ -30,15 +39,38 @@ const size = computed(() => last.value - first.value + 3)
 const perRow = computed(() => Math.min(ROW, size.value))
 const scale = computed(() => props.width / perRow.value)
 
+/** What nobody planned stands at its address like what is planned, by another name. */
+const strangers = computed<Occupant[]>(() =>
+  (props.unknown ?? [])
+    .filter((one) => bitsOf(one.at!) >= first.value && bitsOf(one.at!) <= last.value)
+    .map((one) => ({
+      controller: '',
+      tag: '+',
+      title: `${one.ownName || one.product || 'a device'}, which nobody planned`,
+      address: one.at!,
+    })),
+)
+/** The mark of whoever was asked who he is. */
+function markOf(one: Occupant): string {
+  const state = props.present?.get(one.controller)?.state
+  return state && state !== 'CANNOT_BE_ASKED' ? ` ${PRESENCE[state].mark}` : ''
+}
+const isWrong = (one: Occupant) => {
+  const state = props.present?.get(one.controller)?.state
+  return !!props.present && (one.controller === '' || (!!state && PRESENCE[state].wrong))
+}
+const isAway = (one: Occupant) => props.present?.get(one.controller)?.state === 'MISSING'
+
 /** Rows of the line that hold a device, the DHCP range or the next free place. */
 const rows = computed(() => {
   const wanted = new Set<number>()
   const add = (bits: number) => wanted.add(Math.floor((bits - base.value) / ROW))
   props.line.occupants.forEach((one) => add(bitsOf(one.address)))
-  if (props.line.free[0]) {
+  strangers.value.forEach((one) => add(bitsOf(one.address)))
+  if (props.line.free[0] && !props.present) {
     add(bitsOf(props.line.free[0]))
   }
-  if (dhcp.value) {
+  if (dhcp.value && !props.present) {
     const most = dhcp.value.from + MOST_DHCP_ROWS * ROW
     for (let bits = dhcp.value.from; bits < Math.min(most, dhcp.value.to); bits += ROW) {
       add(bits)
@@ -63,7 +95,7 @@ const FLAG = 38
 const flags = computed(() =>
   rows.value.map((from) => {
     const byAddress = new Map<number, Occupant[]>()
-    props.line.occupants
+    ;[...props.line.occupants, ...strangers.value]
       .filter((one) => inRow(from, bitsOf(one.address)))
       .forEach((one) => {
         const bits = bitsOf(one.address)
@@ -93,6 +125,9 @@ function givenOut(bits: number): boolean {
   return dhcp.value !== undefined && bits >= dhcp.value.from && bits <= dhcp.value.to
 }
 function press(event: PointerEvent, occupant: Occupant, from: number) {
+  if (props.present) {
+    return
+  }
   const box = (event.currentTarget as HTMLElement).closest('.row')!.getBoundingClientRect()
   followPointer(
     event,
@@ -111,7 +146,7 @@ function press(event: PointerEvent, occupant: Occupant, from: number) {
 /** Arrow keys: to the next address that nobody has. */
 function onKey(event: KeyboardEvent, occupant: Occupant) {
   const pressed = keyOf(KEYS.address, event)
-  if (pressed) {
+  if (pressed && !props.present) {
     event.preventDefault()
     emit('step', occupant, pressed === 'left' ? -1 : 1)
   }
@@ -139,7 +174,11 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
           :key="one.controller + one.adapter"
           type="button"
           class="name mono"
-          :class="{ clash: clash(flag.bits), lit: lit === one.controller }"
+          :class="{
+            clash: clash(flag.bits) || isWrong(one),
+            away: isAway(one),
+            lit: lit === one.controller,
+          }"
           :aria-label="`${one.title} at ${one.address}${clash(flag.bits) ? ', as another device' : ''}; arrow keys move it`"
           :title="`${one.title}: ${one.address}`"
           :data-occupant="one.controller"
@@ -148,7 +187,7 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
           @pointerenter="emit('point', one.controller)"
           @pointerleave="emit('point', undefined)"
         >
-          {{ clash(flag.bits) ? '▲' : '' }}{{ tagOf(one) }}
+          {{ clash(flag.bits) ? '▲' : '' }}{{ tagOf(one) }}{{ markOf(one) }}
         </button>
       </div>
       <div class="scale">
@@ -294,6 +333,10 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
   border-left-color: rgb(var(--v-theme-error));
   color: rgb(var(--v-theme-error));
   font-weight: 600;
+}
+.name.away {
+  border-left-style: dashed;
+  background: none;
 }
 .ghost {
   position: absolute;

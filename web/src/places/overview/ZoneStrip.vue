@@ -2,16 +2,19 @@
 import { computed } from 'vue'
 import { useDisplay } from '../../state/display'
 import { useHandover } from '../../state/handover'
+import { useMarks } from '../../state/marks'
 import { zoneProgress } from './progress'
 
 /** Zone by zone: what hangs and what was given; a strip, or a table where the window is wide. */
 const display = useDisplay()
 const handover = useHandover()
+const marks = useMarks()
 const zones = computed(() =>
   zoneProgress(
     display.view!,
     (piece) => display.legs.get(piece)?.lane,
     (controller) => handover.states.get(controller)?.state === 'GIVEN',
+    (piece) => marks.seen.has(piece),
   ),
 )
 </script>
@@ -24,6 +27,7 @@ const zones = computed(() =>
           <th>Zone</th>
           <th>Hangs</th>
           <th v-if="handover.begun">Given</th>
+          <th v-if="marks.begun">Seen right</th>
           <th>Pixels</th>
         </tr>
       </thead>
@@ -40,6 +44,9 @@ const zones = computed(() =>
           </td>
           <td v-if="handover.begun" class="mono" :class="{ done: zone.given === zone.pieces }">
             {{ zone.given === zone.pieces ? '✓ ' : '' }}{{ zone.given }} of {{ zone.pieces }}
+          </td>
+          <td v-if="marks.begun" class="mono" :class="{ done: zone.seen === zone.strings }">
+            {{ zone.seen === zone.strings ? '✓ ' : '' }}{{ zone.seen }} of {{ zone.strings }}
           </td>
           <td class="mono quiet">{{ zone.pixels.toLocaleString('en') }} px</td>
         </tr>

@@ -7,6 +7,9 @@ export interface ZoneProgress {
   pieces: number
   patched: number
   given: number
+  /** Strings that hang, and those of them that a person has seen right. */
+  strings: number
+  seen: number
   pixels: number
 }
 
@@ -15,6 +18,7 @@ export function zoneProgress(
   display: DisplayView,
   laneOf: (piece: string) => LaneView | undefined,
   isGiven: (controller: string) => boolean,
+  isSeen: (piece: string) => boolean,
 ): ZoneProgress[] {
   const start = (id: string, name: string): ZoneProgress => ({
     id,
@@ -22,6 +26,8 @@ export function zoneProgress(
     pieces: 0,
     patched: 0,
     given: 0,
+    strings: 0,
+    seen: 0,
     pixels: 0,
   })
   const zones = new Map(display.zones.map((zone) => [zone.id, start(zone.id, zone.name)]))
@@ -33,10 +39,23 @@ export function zoneProgress(
       zone.pieces++
       zone.pixels += piece.pixels
       zone.patched += lane ? 1 : 0
+      const string = lane && piece.piece.kind === 'string'
+      zone.strings += string ? 1 : 0
+      zone.seen += string && isSeen(piece.piece.id) ? 1 : 0
       zone.given += lane && isGiven(lane.port.controller) ? 1 : 0
     }
   }
   return [...zones.values(), none].filter((zone) => zone.pieces > 0)
+}
+
+/** Strings on the ports of a controller, and those of them that a person has seen right. */
+export function seenRight(
+  view: ControllerView,
+  isString: (piece: string) => boolean,
+  isSeen: (piece: string) => boolean,
+): { strings: number; seen: number } {
+  const pieces = view.lanes.flatMap((lane) => lane.legs.map((leg) => leg.piece)).filter(isString)
+  return { strings: pieces.length, seen: pieces.filter(isSeen).length }
 }
 
 /** Ports that nothing hangs on, and pixels that would still go on all pixel ports together. */

@@ -71,6 +71,20 @@ function set(box: number, metres?: number) {
   display: flex;
   gap: 12px;
 }
+.bank {
+  position: relative;
+}
+/* the cable to its boxes goes down from here */
+.bank::before {
+  content: '';
+  position: absolute;
+  top: 50%;
+  bottom: -1px;
+  left: 5px;
+  width: 3px;
+  border-radius: 3px 0 0 0;
+  background: var(--line-strong);
+}
 .aimed {
   background: color-mix(in srgb, var(--copper) 26%, transparent);
 }

@@ -31,6 +31,11 @@ const handover = useHandover()
 /** Where it hung at the milestone that is shown. */
 const shadows = computed(() => handover.shadowsAt.get(props.lane.written) ?? [])
 const key = computed(() => portKey(props.lane.port))
+/** Whether the cable of its bank ends here: the next port is on another, or on none. */
+const lastOfCable = computed(() => {
+  const next = { ...props.lane.port, port: props.lane.port.port + 1 }
+  return display.laneByPort.get(portKey(next))?.bank?.bank !== props.lane.bank?.bank
+})
 /** What is wrong with the port itself. */
 const wrong = computed(() => display.wrongAt.get(key.value))
 /** The lane as it would be while something is dragged over it. */
@@ -79,6 +84,13 @@ const caption = computed(() => {
         :title="`Socket ${lane.bank.socket} on the boxes of bank ${lane.bank.bank}`"
         >·{{ lane.bank.socket }}</span
       >
+      <i
+        v-if="lane.bank"
+        class="cable"
+        :class="{ last: lastOfCable }"
+        aria-hidden="true"
+        data-test="cable"
+      />
       <span v-if="lane.label !== String(lane.port.port)" class="quiet pin">{{ lane.label }}</span>
     </div>
     <div class="wirebox" data-wire>
@@ -181,6 +193,32 @@ const caption = computed(() => {
   gap: 6px;
   padding: 0 8px 0 16px;
   font-size: 12.5px;
+}
+/* all ports of a bank hang on one cable, which comes down from its heading */
+.cable {
+  position: absolute;
+  top: 0;
+  bottom: -1px;
+  left: 5px;
+  width: 3px;
+  background: var(--line-strong);
+}
+.cable::after {
+  content: '';
+  position: absolute;
+  top: calc(50% - 1px);
+  left: 3px;
+  width: 6px;
+  height: 2px;
+  background: inherit;
+}
+.cable.last {
+  bottom: calc(50% - 1px);
+  border-radius: 0 0 0 3px;
+}
+.cable.last::after {
+  top: auto;
+  bottom: 0;
 }
 .port.wrong {
   color: rgb(var(--v-theme-error));

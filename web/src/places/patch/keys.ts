@@ -121,36 +121,50 @@ export function usePatchKeys(lanes: Ref<LaneView[]>, go: (cell: Cell) => void) {
     return true
   }
 
-  /** Another place on its wire. */
-  function moveAlong(lane: LaneView, by: number, piece?: string): boolean {
-    const to = cell.value!.index + by
-    if (piece && to >= 0 && to < lane.legs.length) {
-      // before the leg that comes after the new place
-      const next = lane.legs[by < 0 ? to : to + 1]?.piece
-      void follow(piece, patching.patch([piece], { port: lane.port, before: next }))
-    }
-    return piece !== undefined
+  /** What moves: all that are selected on this wire, where the one that is stood on is among them. */
+  function together(lane: LaneView, piece: string): string[] {
+    const selected = new Set(patching.selected)
+    return selected.has(piece)
+      ? lane.legs.map((leg) => leg.piece).filter((one) => selected.has(one))
+      : [piece]
   }
 
-  /** The next port that takes it. */
+  /** Another place on its wire. */
+  function moveAlong(lane: LaneView, by: number, piece?: string): boolean {
+    if (!piece) {
+      return false
+    }
+    const pieces = together(lane, piece)
+    const places = pieces.map((one) => lane.legs.findIndex((leg) => leg.piece === one))
+    const to = by < 0 ? Math.min(...places) - 1 : Math.max(...places) + 1
+    if (to >= 0 && to < lane.legs.length) {
+      // before the leg that comes after the new place
+      const next = lane.legs[by < 0 ? to : to + 1]?.piece
+      void follow(piece, patching.patch(pieces, { port: lane.port, before: next }), pieces)
+    }
+    return true
+  }
+
+  /** The next port that takes them. */
   function moveAcross(by: number, piece?: string): boolean {
     if (!piece) {
       return false
     }
+    const pieces = together(lanes.value[laneIndex()], piece)
     let other = laneIndex() + by
-    while (lanes.value[other] && !usable(lanes.value[other], piece)) {
+    while (lanes.value[other] && !usable(lanes.value[other], pieces)) {
       other += by
     }
     const to = lanes.value[other]
     if (to) {
       const next = to.legs[cell.value!.index]?.piece
-      void follow(piece, patching.patch([piece], { port: to.port, before: next }))
+      void follow(piece, patching.patch(pieces, { port: to.port, before: next }), pieces)
     }
     return true
   }
 
-  function usable(lane: LaneView, piece: string): boolean {
-    return lane.present && patching.fits([piece], lane.port.kind)
+  function usable(lane: LaneView, pieces: string[]): boolean {
+    return lane.present && patching.fits(pieces, lane.port.kind)
   }
 
   function cut(piece?: string): boolean {
@@ -193,12 +207,13 @@ export function usePatchKeys(lanes: Ref<LaneView[]>, go: (cell: Cell) => void) {
   }
 
   /** Stands on a piece again once it hangs in its new place. */
-  async function follow(piece: string, edit: Promise<unknown>) {
+  async function follow(piece: string, edit: Promise<unknown>, pieces = [piece]) {
     await edit
     const at = display.legs.get(piece)
     if (at) {
       cell.value = { lane: portKey(at.lane.port), index: at.index }
       patching.select(piece)
+      patching.selected = pieces
       go(cell.value)
     }
   }

@@ -4,10 +4,18 @@ import hamper.catalog.PortKind;
 import hamper.display.Circuit;
 import hamper.display.HungLeg;
 import hamper.display.Piece;
+import hamper.display.PieceAt;
+import hamper.display.PixelString;
+import hamper.display.PortRef;
+import hamper.display.Section;
 import hamper.display.StripDecoder;
+import hamper.display.Wall;
 import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
 import hamper.facts.RunFacts;
+import hamper.pattern.Colour;
+import hamper.pattern.Strand;
+import hamper.resolve.PixelMap;
 import hamper.resolve.Placement;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -25,15 +33,37 @@ public final class Light {
   private static final int WHOLE = 100;
 
   /**
-   * The light of one piece on one run.
+   * The light of one section of one piece on one run.
    *
-   * @param prop the id of the prop that it is of
    * @param piece its id
+   * @param names what it may be called by
    * @param supply what it draws from: the id of the supply behind its run's plug, else of its
    *     controller
-   * @param places of its bytes in the frame
+   * @param layout of the frame that it lies in
+   * @param strand its pixels
+   * @param width channels of an address
+   * @param places of its bytes in the frame, address by address; {@link FrameLayout#NOT_SENT} where
+   *     nothing is sent
    */
-  public record Spot(String prop, String piece, String supply, int[] places) {}
+  public record Spot(
+      String piece,
+      PortRef port,
+      List<Target> names,
+      String supply,
+      FrameLayout layout,
+      Strand strand,
+      int width,
+      int[] places) {
+    /** Whether a byte of the frame is one of its own. */
+    boolean stands(int place) {
+      for (int own : places) {
+        if (own == place && place >= 0) {
+          return true;
+        }
+      }
+      return false;
+    }
+  }
 
   /**
    * A piece that moves or switches.
@@ -78,15 +108,60 @@ public final class Light {
       HungLeg leg = run.run().legs().get(placement.leg());
       int end = pixels ? meant.ends()[p] : at + placement.channels();
       Piece piece = leg.at().piece();
-      int[] places = sent(meant, at, end);
       if (pixels || piece instanceof StripDecoder) {
-        spots.add(new Spot(leg.at().prop().id(), piece.id(), supply, places));
+        Strand strand = strand(placement, leg);
+        int width = placement.channels() / strand.addresses();
+        boolean slots = placement.addresses() == 0;
+        int[][] places =
+            SentSlots.of(
+                facts.plan(),
+                own.controller(),
+                layout,
+                placement,
+                slots ? placement.channels() : strand.addresses(),
+                slots ? 1 : width);
+        spots.add(
+            new Spot(
+                piece.id(),
+                run.port(),
+                names(leg.at(), placement),
+                supply,
+                layout,
+                strand,
+                width,
+                Arrays.stream(places).flatMapToInt(Arrays::stream).toArray()));
         shade(meant, at, end);
       } else {
-        keep(piece, places);
+        keep(piece, sent(meant, at, end));
       }
       at = end;
     }
+  }
+
+  private static List<Target> names(PieceAt at, Placement placement) {
+    List<Target> names = new ArrayList<>();
+    names.add(new Target.OfProp(at.prop().id()));
+    names.add(new Target.OfPiece(at.piece().id()));
+    names.add(new Target.OfSection(at.piece().id(), placement.section() + 1));
+    names.add(new Target.OfPort(placement.port()));
+    names.add(new Target.OfController(placement.port().controller()));
+    at.prop().zone().ifPresent(zone -> names.add(new Target.OfZone(zone)));
+    return List.copyOf(names);
+  }
+
+  private static Strand strand(Placement at, HungLeg leg) {
+    int port = at.port().port();
+    Piece piece = leg.at().piece();
+    if (piece instanceof PixelString string) {
+      Section section = string.sections().get(at.section());
+      int before =
+          string.sections().subList(0, at.section()).stream().mapToInt(Section::pixels).sum();
+      PixelMap map = PixelMap.of(section, leg.at().pixels().colourOrder());
+      return Strand.of(port, at.leg(), before, string.pixels(), section, map);
+    } else if (piece instanceof Wall wall) {
+      return Strand.of(port, wall);
+    }
+    return Strand.plain(port, at.leg(), ((StripDecoder) piece).pixels());
   }
 
   private static int[] sent(MeantPort meant, int from, int to) {
@@ -131,16 +206,23 @@ public final class Light {
    * Lights a spot, where nothing lights it brighter already. The light that results stays under a
    * ceiling: what a device takes off by itself counts, where it was read back that it does.
    *
+   * @param hold with what it is lit
    * @param percent of full, as it is sent
-   * @param ceiling most light that results, in percent of full
    * @param readBack whether the device was seen to have the brightness that is planned
+   * @param now (ms)
    */
-  public void white(byte[] frame, Spot spot, double percent, int ceiling, boolean readBack) {
-    for (int place : spot.places()) {
-      if (!kept.get(place)) {
-        int shown = readBack ? Math.max(1, left[place]) : WHOLE;
-        int level = (int) (FULL * Math.min(percent, most(ceiling, shown)) / WHOLE);
-        frame[place] = (byte) Math.max(frame[place] & FULL, level);
+  public void light(
+      byte[] frame, Spot spot, Lights.Hold hold, double percent, boolean readBack, long now) {
+    int[] places = spot.places();
+    for (int i = 0; i < places.length; i++) {
+      int place = places[i];
+      if (place >= 0 && !kept.get(place)) {
+        Colour colour = hold.pattern().at(spot.strand(), i / spot.width(), now - hold.since());
+        if (colour.lights(i % spot.width(), spot.width()) && hold.what().lights(spot, place)) {
+          int shown = readBack ? Math.max(1, left[place]) : WHOLE;
+          int level = (int) (FULL * Math.min(percent, most(hold.ceiling(), shown)) / WHOLE);
+          frame[place] = (byte) Math.max(frame[place] & FULL, level);
+        }
       }
     }
   }

@@ -3,6 +3,7 @@ package hamper.send;
 import hamper.display.Piece;
 import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
+import hamper.pattern.Pattern;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -16,17 +17,29 @@ public final class Lights {
   /**
    * What one holder lights.
    *
+   * @param pattern that is put on it
+   * @param since when it began (ms)
+   * @param order in which its supplies rise; what is not in it rises first
    * @param ceiling most light that results (percent)
    */
-  public record Hold(String who, Targets what, Ramp ramp, int ceiling) {}
+  public record Hold(
+      String who,
+      Targets what,
+      Pattern pattern,
+      long since,
+      Ramp ramp,
+      Map<String, Integer> order,
+      int ceiling) {
+    /** White, from the beginning of time. */
+    public static Hold white(String who, Targets what, Ramp ramp, int ceiling) {
+      return new Hold(who, what, Pattern.WHITE, 0, ramp, Map.of(), ceiling);
+    }
+  }
 
   /** Two want the same piece. */
   public record Clash(String piece, String who) {}
 
   private final Map<String, Light> lights = new LinkedHashMap<>();
-
-  /** Places of supplies in the order in which they are met. */
-  private final Map<String, Integer> supplies = new LinkedHashMap<>();
 
   /**
    * @param layouts of those that are sent to, by the id of the controller
@@ -38,14 +51,22 @@ public final class Lights {
       if (layout != null) {
         Light light = Light.of(facts, own, layout);
         all.lights.put(own.controller().id(), light);
-        light.spots().forEach(spot -> all.supplies.putIfAbsent(spot.supply(), all.supplies.size()));
       }
     }
     return all;
   }
 
-  public int supplies() {
-    return supplies.size();
+  /** The supplies of what is hit, by id, in the order in which they are met, from 0. */
+  public Map<String, Integer> supplies(Targets what) {
+    Map<String, Integer> order = new LinkedHashMap<>();
+    for (Light light : lights.values()) {
+      for (Light.Spot spot : light.spots()) {
+        if (!order.containsKey(spot.supply()) && what.hits(spot)) {
+          order.put(spot.supply(), order.size());
+        }
+      }
+    }
+    return order;
   }
 
   /** Pieces that move or switch, by id. */
@@ -74,10 +95,7 @@ public final class Lights {
     return (int)
         lights.entrySet().stream()
             .flatMap(
-                one ->
-                    one.getValue().spots().stream()
-                        .filter(spot -> what.hits(one.getKey(), spot))
-                        .map(Light.Spot::piece))
+                one -> one.getValue().spots().stream().filter(what::hits).map(Light.Spot::piece))
             .distinct()
             .count();
   }
@@ -86,9 +104,9 @@ public final class Lights {
   public Optional<Clash> clash(Targets what, String who, Collection<Hold> holds) {
     for (var one : lights.entrySet()) {
       for (Light.Spot spot : one.getValue().spots()) {
-        if (what.hits(one.getKey(), spot)) {
+        if (what.hits(spot)) {
           for (Hold hold : holds) {
-            if (!hold.who().equals(who) && hold.what().hits(one.getKey(), spot)) {
+            if (!hold.who().equals(who) && hold.what().hits(spot)) {
               return Optional.of(new Clash(spot.piece(), hold.who()));
             }
           }
@@ -122,9 +140,9 @@ public final class Lights {
     boolean known = readBack.contains(controller);
     for (Light.Spot spot : light.spots()) {
       for (Hold hold : holds) {
-        if (hold.what().hits(controller, spot)) {
-          double percent = hold.ramp().at(supplies.get(spot.supply()), now);
-          light.white(frame, spot, percent, hold.ceiling(), known);
+        if (hold.what().hits(spot)) {
+          double percent = hold.ramp().at(hold.order().getOrDefault(spot.supply(), 0), now);
+          light.light(frame, spot, hold, percent, known, now);
         }
       }
     }

@@ -1,6 +1,5 @@
 package hamper.send;
 
-import hamper.address.UniverseChannel;
 import hamper.catalog.SectionOption;
 import hamper.catalog.Told;
 import hamper.display.Circuit;
@@ -13,7 +12,6 @@ import hamper.display.Plan;
 import hamper.display.Section;
 import hamper.display.Wall;
 import hamper.facts.RunFacts;
-import hamper.resolve.AddressSlots;
 import hamper.resolve.PixelMap;
 import hamper.resolve.Placement;
 import hamper.resolve.WallMap;
@@ -29,6 +27,7 @@ public final class Meant {
   private final FrameLayout layout;
   private int[] places = new int[64];
   private byte[] percent = new byte[64];
+  private byte[] component = new byte[64];
   private int count;
   private final int[] ends;
 
@@ -47,6 +46,7 @@ public final class Meant {
         run.port(),
         meant.width(),
         Arrays.copyOf(meant.places, meant.count),
+        Arrays.copyOf(meant.component, meant.count),
         Arrays.copyOf(meant.percent, meant.count),
         meant.thresholds(),
         meant.ends);
@@ -68,12 +68,14 @@ public final class Meant {
         .toArray();
   }
 
-  private void add(int place, int bright) {
+  private void add(int place, int channel, int bright) {
     if (count == places.length) {
       places = Arrays.copyOf(places, 2 * count);
       percent = Arrays.copyOf(percent, 2 * count);
+      component = Arrays.copyOf(component, 2 * count);
     }
     places[count] = place;
+    component[count] = (byte) channel;
     percent[count++] = (byte) bright;
   }
 
@@ -90,7 +92,7 @@ public final class Meant {
         wall(at, wall);
       } else {
         for (int[] slot : slots(at, at.channels(), 1)) {
-          add(slot[0], WHOLE);
+          add(slot[0], 0, WHOLE);
         }
       }
       lastLeg = at.leg();
@@ -100,24 +102,24 @@ public final class Meant {
 
   private void pixels(Placement at, HungLeg leg, Section section, int gap) {
     int width = leg.at().pixels().channels();
-    dark(gap * width);
+    dark(gap, width);
     PixelMap map = PixelMap.of(section, leg.at().pixels().colourOrder());
     int bright = brightness(at, section);
     int[][] slots = slots(at, at.addresses(), width);
     for (int place = 0; place < map.places(); place++) {
       int[] channels = map.channelsAt(place);
       if (channels.length == 0) {
-        dark(width);
+        dark(1, width);
       }
       for (int channel : channels) {
-        add(slots[channel / width][channel % width], bright);
+        add(slots[channel / width][channel % width], channel % width, bright);
       }
     }
   }
 
-  private void dark(int bytes) {
-    for (int i = 0; i < bytes; i++) {
-      add(MeantPort.DARK, WHOLE);
+  private void dark(int pixels, int width) {
+    for (int i = 0; i < pixels * width; i++) {
+      add(MeantPort.DARK, i % width, WHOLE);
     }
   }
 
@@ -142,38 +144,15 @@ public final class Meant {
     WallMap map = WallMap.of(wall);
     for (int y = 0; y < wall.height(); y++) {
       for (int x = 0; x < wall.width(); x++) {
-        for (int place : slots[map.addressAt(new GridOrder.Cell(x, y))]) {
-          add(place, WHOLE);
+        int[] places = slots[map.addressAt(new GridOrder.Cell(x, y))];
+        for (int c = 0; c < places.length; c++) {
+          add(places[c], c, WHOLE);
         }
       }
     }
   }
 
-  /** The places of every address: one after another, or each pixel whole. */
   private int[][] slots(Placement at, int addresses, int width) {
-    int[][] slots = new int[addresses][width];
-    boolean universes = controller.protocol().usesUniverses();
-    if (universes ? at.start().isEmpty() : at.controllerChannels().isEmpty()) {
-      // it has no address: nothing that is sent is meant for it
-      for (int[] slot : slots) {
-        Arrays.fill(slot, FrameLayout.NOT_SENT);
-      }
-      return slots;
-    }
-    if (!universes) {
-      int first = at.controllerChannels().orElseThrow().start() - 1;
-      for (int i = 0; i < addresses * width; i++) {
-        slots[i / width][i % width] = layout.place(first + i);
-      }
-      return slots;
-    }
-    AddressSlots places = AddressSlots.of(plan, at).orElseThrow();
-    for (int a = 0; a < addresses; a++) {
-      for (int c = 0; c < width; c++) {
-        UniverseChannel slot = places.at(a, c);
-        slots[a][c] = layout.place(slot.universe(), slot.channel());
-      }
-    }
-    return slots;
+    return SentSlots.of(plan, controller, layout, at, addresses, width);
   }
 }

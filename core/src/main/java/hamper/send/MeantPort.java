@@ -10,12 +10,19 @@ import java.util.Arrays;
  * @param width bytes of one pixel; 1 where nothing is a pixel
  * @param places for each byte its place in the controller's frame; {@link #DARK} for those of a
  *     null pixel, {@link FrameLayout#NOT_SENT} where nothing is sent
+ * @param component for each byte which channel of its pixel it carries, in natural order from 0
  * @param percent for each byte what the device is planned to take off itself
  * @param thresholds of circuits: on from there; empty elsewhere
  * @param ends for each placement of the run the byte after its last
  */
 public record MeantPort(
-    PortRef port, int width, int[] places, byte[] percent, int[] thresholds, int[] ends) {
+    PortRef port,
+    int width,
+    int[] places,
+    byte[] component,
+    byte[] percent,
+    int[] thresholds,
+    int[] ends) {
   public static final int DARK = -1;
 
   /** On: what a circuit that is on is told as. */
@@ -35,6 +42,15 @@ public record MeantPort(
     return scaled(level, percent[index]);
   }
 
+  /** What all of it shows, as it is clocked. */
+  public byte[] clocked(byte[] frame) {
+    byte[] clocked = new byte[places.length];
+    for (int i = 0; i < clocked.length; i++) {
+      clocked[i] = (byte) shown(frame, i);
+    }
+    return clocked;
+  }
+
   /**
    * What one placement gives out.
    *
@@ -48,9 +64,24 @@ public record MeantPort(
         port,
         partWidth,
         Arrays.copyOfRange(places, from, to),
+        Arrays.copyOfRange(component, from, to),
         Arrays.copyOfRange(percent, from, to),
         new int[0],
         new int[] {to - from});
+  }
+
+  /**
+   * Bytes as they are clocked, as the eye sees them: pixel by pixel, colours in natural order. What
+   * is longer than planned is left out.
+   */
+  public byte[] seen(byte[] clocked) {
+    byte[] seen = new byte[places.length];
+    for (int i = 0; i < Math.min(places.length, clocked.length); i++) {
+      int at = i - i % width + component[i];
+      seen[at < seen.length ? at : i] =
+          clocked[i]; // pixels of two widths on one run cannot be told
+    }
+    return seen;
   }
 
   /** A level at a brightness. Source: docs/formats/configuration.md, "Brightness". */

@@ -17,6 +17,7 @@ public enum Refusal {
   OPCODE("another Art-Net opcode", false),
   VERSION("a protocol version that is not read", false),
   OFFSET("offset and length run beyond 32 bits", false),
+  CHECKSUM("a checksum that does not fit", false),
   PRIORITY("a priority above 200", true),
   NAME("a name without its NUL, or not in UTF-8", true),
   LONGER("bytes after the last layer", true),

@@ -77,6 +77,27 @@ class AddressesTest extends DemoCase {
     page.keyboard().press("Escape");
   }
 
+  /** Where there are bytes and no universes a start is held as a channel of the controller. */
+  @Test
+  void aStartOnDdpIsHeldWhereItStands() {
+    window.go("Addresses");
+    page.getByTestId("view-table").click();
+    page.getByTestId("filter").locator("input").fill("K3-1");
+    page.getByLabel("How addresses are counted").selectOption("controller");
+    Locator start =
+        page.getByLabel(Pattern.compile("Start of .*; a typed one is held there")).last();
+    String before = start.inputValue();
+    window.acknowledged(
+        () -> {
+          start.fill("600");
+          start.press("Enter");
+        });
+    assertThat(start).hasValue("600");
+    window.undo();
+    assertThat(start).hasValue(before);
+    page.getByLabel("How addresses are counted").selectOption("wire");
+  }
+
   @Test
   void theTableIsFilteredGroupedAndSetWhereItStands() {
     window.go("Addresses");

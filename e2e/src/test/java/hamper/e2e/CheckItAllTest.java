@@ -64,7 +64,7 @@ class CheckItAllTest extends DemoCase {
     assertThat(other.getByTestId("lit")).containsText("61 pieces lit");
     assertThat(other.getByTestId("lit")).containsText("1 controller left out");
     other.getByTestId("lit").click();
-    assertThat(other.getByTestId("lit-sheet")).containsText("Ann 61 pieces at 50 %");
+    assertThat(other.getByTestId("lit-sheet")).containsText("Ann white on 61 pieces at 50 %");
     assertThat(other.getByTestId("lit-sheet"))
         .containsText("PIXEL 3 has 430 pixels; it drives 400");
     assertThat(page.getByTestId("lit-strip")).isVisible();

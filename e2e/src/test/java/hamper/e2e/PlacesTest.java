@@ -370,7 +370,8 @@ class PlacesTest extends DemoCase {
             "Patch",
             "Addresses",
             "Loads",
-            "Handover")) {
+            "Handover",
+            "Trial")) {
       window.go(place);
       for (int theme = 0; theme < 2; theme++) {
         if (place.equals("Props")) {

@@ -4,6 +4,7 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -75,6 +76,15 @@ final class Program implements AutoCloseable {
   private static BufferedReader reader(Process process) {
     return new BufferedReader(
         new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+  }
+
+  /** Memory that it has in RAM (MiB). */
+  long memory() throws IOException {
+    return Files.readAllLines(Path.of("/proc/%d/status".formatted(process.pid()))).stream()
+        .filter(line -> line.startsWith("VmRSS"))
+        .mapToLong(line -> Long.parseLong(line.replaceAll("\\D", "")) / 1024)
+        .findFirst()
+        .orElse(0);
   }
 
   /** SIGKILL: no shutdown hook runs, nothing is flushed. */

@@ -6,6 +6,7 @@ import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
@@ -43,6 +44,13 @@ class ScreenshotsTest extends DemoCase {
     shoot("loads-supplies");
     addresses();
     throughTheSeason();
+    window.go("Paper");
+    page.getByTestId("paper-K1").click();
+    page.getByTestId("pages").locator("img").first().waitFor();
+    shoot("paper");
+    trial();
+    whoIsThere();
+    window.go("Handover");
     page.getByTestId("go-proof").click();
     page.getByTestId("start-proof").click();
     page.getByTestId("verdict").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
@@ -56,11 +64,50 @@ class ScreenshotsTest extends DemoCase {
     shoot("patch");
     under("K9-P1", "k9|PANEL|1");
     shoot("patch-kinds");
+  }
+
+  /** One missing, one by another name, one that nobody planned. */
+  private void whoIsThere() {
+    window.go("Trial");
+    for (String one : List.of("k2 off", "k6 other-name", "k3 other-model")) {
+      String[] words = one.split(" ");
+      page.getByTestId("misbehave-" + words[0]).click();
+      page.locator("[data-switch=%s]:visible".formatted(words[1])).check();
+      page.keyboard().press("Escape");
+      page.waitForTimeout(400);
+    }
+    window.go("Network");
+    page.getByTestId("look-who").click();
+    page.getByTestId("ask-who").click();
+    page.getByTestId("stop-asking").waitFor();
+    page.getByTestId("stranger").check();
+    page.getByTestId("stop-asking").waitFor();
+    page.getByTestId("ask-who").waitFor();
+    shoot("who-is-there");
+  }
+
+  /** Healthy, and with a fault that a guide is after. */
+  private void trial() {
+    window.go("Trial");
+    page.keyboard().press("/");
+    page.keyboard().type("light K1");
+    page.keyboard().press("Enter");
+    page.getByTestId("dark").waitFor();
+    page.waitForTimeout(4_000);
+    shoot("trial");
+    page.getByTestId("misbehave-k1").click();
+    page.locator("[data-switch=colour-order]").check();
     page.keyboard().press("Escape");
-    page.getByTestId("theme").click();
-    page.getByTestId("findings-pill").click();
-    under("K1-5", "k1|PIXEL|5");
-    shoot("patch-dark");
+    page.getByTestId("about").selectOption("wall-coping-west-1");
+    page.locator("[data-guide=WRONG_COLOURS]").click();
+    page.getByTestId("read").waitFor();
+    page.waitForTimeout(1_000);
+    shoot("trial-guide");
+    page.getByTestId("leave-guide").click();
+    page.getByTestId("misbehave-k1").click();
+    page.locator("[data-switch=colour-order]").uncheck();
+    page.keyboard().press("Escape");
+    page.getByTestId("stop-output").click();
   }
 
   /** As a grid and as a table, with a number explained, and a spreadsheet before it is taken in. */

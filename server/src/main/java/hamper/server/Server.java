@@ -16,6 +16,7 @@ import hamper.server.store.Engine;
 import hamper.server.store.HandoverStore;
 import hamper.server.store.MilestoneStore;
 import hamper.server.store.StoreException;
+import hamper.server.store.TrialStore;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Map;
@@ -100,6 +101,11 @@ public class Server {
   @Bean
   MilestoneStore milestoneStore(Engine engine, Catalog catalog) {
     return new MilestoneStore(engine, catalog);
+  }
+
+  @Bean
+  TrialStore trialStore(Engine engine) {
+    return new TrialStore(engine);
   }
 
   @Bean

@@ -175,4 +175,18 @@ class CommandLineTest {
           .contains("Port %d is already in use".formatted(taken.getLocalPort()));
     }
   }
+
+  @Test
+  void sendLightsStandInsForAWhile() {
+    Ran ran = run("send", EXAMPLE, "--pattern", "turns", "--seconds", "1", "--percent", "20");
+    assertThat(ran.err()).isEmpty();
+    assertThat(ran.code()).isZero();
+    assertThat(ran.out()).contains("colours in turn to stand-ins: ").contains(" 0 not taken");
+    assertThat(run("send", EXAMPLE, "--pattern", "sparkle").err())
+        .contains("--pattern sparkle: allowed is ends, white, colour");
+    Ran nobody = run("send", EXAMPLE, "--only", "K99");
+    assertThat(nobody.code()).isEqualTo(2);
+    assertThat(nobody.err()).contains("--only K99: there is no controller, port, zone");
+    assertThat(run("send", EXAMPLE, "--seconds", "0").code()).isEqualTo(2);
+  }
 }

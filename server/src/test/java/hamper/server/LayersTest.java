@@ -28,6 +28,10 @@ class LayersTest {
           .definedBy("hamper.server.handover..")
           .layer("proof")
           .definedBy("hamper.server.proof..")
+          .layer("trial")
+          .definedBy("hamper.server.trial..")
+          .layer("network")
+          .definedBy("hamper.server.network..")
           .layer("api")
           .definedBy("hamper.server.api..")
           .layer("cli")
@@ -43,11 +47,16 @@ class LayersTest {
           .whereLayer("handover")
           .mayOnlyAccessLayers("store", "output")
           .whereLayer("proof")
-          .mayOnlyAccessLayers("output")
+          .mayOnlyAccessLayers("store", "output")
+          .whereLayer("trial")
+          .mayOnlyAccessLayers("store", "live", "output", "handover")
+          .whereLayer("network")
+          .mayOnlyAccessLayers("live", "output", "trial")
           .whereLayer("api")
-          .mayOnlyAccessLayers("safety", "store", "live", "output", "handover", "proof")
+          .mayOnlyAccessLayers(
+              "safety", "store", "live", "output", "handover", "proof", "trial", "network")
           .whereLayer("cli")
-          .mayOnlyAccessLayers("store", "live", "output", "handover", "proof");
+          .mayOnlyAccessLayers("store", "live", "output", "handover", "proof", "trial", "network");
 
   @ArchTest
   static final ArchRule NO_CIRCLE =

@@ -61,8 +61,33 @@ class OutputApiTest extends ApiCase {
     assertThat(server.delete("/api/output").status()).isEqualTo(204);
     until("it was stopped");
     assertThat(server.delete("/api/output/holders?who=Bo").status()).isEqualTo(409);
+    // whoever looks after the last one has left sees that it is over
+    light(only.formatted("Ann", one));
+    assertThat(server.delete("/api/output/holders?who=Ann").status()).isEqualTo(204);
+    assertThat(server.get("/api/output").body().get("ended").asString())
+        .isEqualTo("its time was over");
     light(",\"percent\":10,\"seconds\":1");
     until("its time was over");
+  }
+
+  /** Three at once; a fourth who wants one of theirs is told whose it is. */
+  @Test
+  void threeLightAtOnceAndAFourthIsToldWhoHoldsIt() throws InterruptedException {
+    JsonNode props = whole().get("props");
+    String only = ",\"percent\":20,\"who\":\"%s\",\"only\":{\"props\":[\"%s\"]}";
+    String[] who = {"Ann", "Bo", "Cy"};
+    for (int i = 0; i < who.length; i++) {
+      light(only.formatted(who[i], props.get(i).at("/prop/id").asString()));
+    }
+    assertThat(server.get("/api/output").body().get("holders")).hasSize(3);
+    for (int i = 0; i < who.length; i++) {
+      String wanted = only.formatted("Di", props.get(i).at("/prop/id").asString());
+      var clash = server.post("/api/output", wanted(wanted));
+      assertThat(clash.status()).isEqualTo(409);
+      assertThat(clash.body().get("who").asString()).isEqualTo(who[i]);
+    }
+    assertThat(server.delete("/api/output").status()).isEqualTo(204);
+    until("it was stopped");
   }
 
   /** Devices remember who lit them a moment ago: that was Hamper itself, and no other source. */
@@ -94,7 +119,7 @@ class OutputApiTest extends ApiCase {
   @Test
   void whatCannotBeIsRefused() {
     assertThat(server.post("/api/output", wanted(",\"percent\":101")).status()).isEqualTo(422);
-    assertThat(server.post("/api/output", wanted(",\"percent\":5,\"seconds\":1801")).status())
+    assertThat(server.post("/api/output", wanted(",\"percent\":5,\"seconds\":43201")).status())
         .isEqualTo(422);
     assertThat(server.post("/api/output", "{\"display\":\"none\",\"percent\":5}").status())
         .isEqualTo(404);

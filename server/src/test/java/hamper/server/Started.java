@@ -75,6 +75,15 @@ final class Started implements AutoCloseable {
             .PUT(BodyPublishers.ofString(json)));
   }
 
+  /** As a window does that has said a name. */
+  Answer putAs(String who, String path, String json) {
+    return send(
+        HttpRequest.newBuilder(URI.create(base + path))
+            .header("Content-Type", "application/json")
+            .header("Hamper-Who", who)
+            .PUT(BodyPublishers.ofString(json)));
+  }
+
   HttpClient client() {
     return client;
   }

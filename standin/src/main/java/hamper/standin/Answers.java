@@ -36,7 +36,7 @@ final class Answers {
    * @param universes that it listens to on Art-Net
    * @param count of replies before
    */
-  static List<byte[]> toPoll(String address, JsonNode model, Set<Integer> universes, int count) {
+  static List<byte[]> toPoll(String address, Label label, Set<Integer> universes, int count) {
     List<List<Integer>> fours = new ArrayList<>();
     TreeMap<Integer, List<Integer>> byUpper = new TreeMap<>();
     for (int universe : new TreeSet<>(universes)) {
@@ -53,14 +53,14 @@ final class Answers {
     List<byte[]> replies = new ArrayList<>();
     for (List<Integer> four : fours) {
       byte[] packet = new byte[ArtPollReply.SIZE];
-      reply(address, model, four, replies.size() + 1, count).write(packet);
+      reply(address, label, four, replies.size() + 1, count).write(packet);
       replies.add(packet);
     }
     return replies;
   }
 
   private static ArtPollReply reply(
-      String address, JsonNode model, List<Integer> four, int bind, int count) {
+      String address, Label label, List<Integer> four, int bind, int count) {
     byte[] ip = bytes(address);
     byte[] types = new byte[PORTS];
     byte[] swOut = new byte[PORTS];
@@ -69,7 +69,7 @@ final class Answers {
       swOut[i] = (byte) (four.get(i) & 15);
     }
     int upper = four.isEmpty() ? 0 : four.get(0) >> 4;
-    String name = model.path("name").asString("");
+    String shortName = label.ownName().isEmpty() ? label.product() : label.ownName();
     byte[] none = new byte[PORTS];
     return new ArtPollReply(
         ip,
@@ -80,8 +80,8 @@ final class Answers {
         0,
         NORMAL,
         0,
-        cut(name, 17),
-        cut(model.path("maker").asString("") + " " + name, 63),
+        cut(shortName, 17),
+        cut(label.maker() + " " + label.product(), 63),
         "#0001 [%04d] ready".formatted(count % 10_000),
         four.size(),
         types,
@@ -122,13 +122,14 @@ final class Answers {
    *
    * @param ports of its document
    */
-  static List<byte[]> toQuery(byte[] query, String address, JsonNode model, List<Port> ports) {
+  static List<byte[]> toQuery(
+      byte[] query, String address, Label label, JsonNode model, List<Port> ports) {
     int asked = Ddp.destination(query);
     ObjectNode root = Device.JSON.createObjectNode();
     if (asked == Ddp.STATUS) {
       root.putObject("status")
-          .put("man", model.path("maker").asString(""))
-          .put("mod", model.path("name").asString(""))
+          .put("man", label.maker())
+          .put("mod", label.product())
           .put("ver", model.path("revision").asString("1"));
     } else if (asked == Ddp.CONFIGURATION) {
       var list = root.putObject("config").put("ip", address).putArray("ports");

@@ -3,12 +3,12 @@ package hamper.standin;
 import hamper.wire.Refusal;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.function.BiConsumer;
 
 /** What arrived: packets by sender and universe, those that were not taken by reason. */
 final class Counters {
@@ -23,6 +23,13 @@ final class Counters {
     long missing;
 
     long last;
+
+    /** Of its last packet; on DDP bytes up to the last of a frame. */
+    int slots;
+
+    /** Of its last packet on E1.31; -1: it has none. */
+    int priority = -1;
+
     private int number = -1;
 
     /**
@@ -41,7 +48,15 @@ final class Counters {
   }
 
   /** Who sends what. */
-  private record Key(InetSocketAddress sender, int universe) {}
+  private record Key(InetSocketAddress sender, Spoken protocol, int universe) {}
+
+  /** Told of each stream. */
+  interface Told {
+    /**
+     * @param sender such as "127.0.0.1:40123"
+     */
+    void of(String sender, Spoken protocol, int universe, Stream stream);
+  }
 
   private final Map<Key, Stream> streams = new HashMap<>();
   private final Map<String, Long> refused = new TreeMap<>();
@@ -52,11 +67,20 @@ final class Counters {
     return packets;
   }
 
-  /** Told of each sender, such as "127.0.0.1:40123 7", in that order. */
-  void streams(BiConsumer<String, Stream> told) {
-    Map<String, Stream> sorted = new TreeMap<>();
-    streams.forEach((key, stream) -> sorted.put(name(key.sender()) + " " + key.universe(), stream));
-    sorted.forEach(told);
+  /** Tells of each stream, by sender. */
+  void streams(Told told) {
+    streams.entrySet().stream()
+        .sorted(
+            Comparator.<Map.Entry<Key, Stream>, String>comparing(one -> name(one.getKey().sender()))
+                .thenComparing(one -> one.getKey().protocol())
+                .thenComparing(one -> one.getKey().universe()))
+        .forEach(
+            one ->
+                told.of(
+                    name(one.getKey().sender()),
+                    one.getKey().protocol(),
+                    one.getKey().universe(),
+                    one.getValue()));
   }
 
   /** Universes that several computers send to at the time. */
@@ -93,11 +117,12 @@ final class Counters {
     refused.merge(why, 1L, Long::sum);
   }
 
-  Stream of(InetSocketAddress sender, int universe, long now) {
+  Stream of(InetSocketAddress sender, Spoken protocol, int universe, long now) {
     if (streams.size() > MOST_STREAMS) {
       streams.clear(); // a flood of invented senders takes no memory
     }
-    Stream stream = streams.computeIfAbsent(new Key(sender, universe), key -> new Stream());
+    Stream stream =
+        streams.computeIfAbsent(new Key(sender, protocol, universe), key -> new Stream());
     stream.packets++;
     stream.last = now;
     return stream;

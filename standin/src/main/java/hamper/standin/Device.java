@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Consumer;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -46,6 +47,7 @@ final class Device {
   private Receiver receiver;
   private final Set<Misbehaviour> misbehaves = EnumSet.noneOf(Misbehaviour.class);
   private final Map<String, Card> cards = new TreeMap<>();
+  private final RdmLines rdm = new RdmLines();
   private final Shining shining;
   private boolean artnet;
   private int polls;
@@ -93,15 +95,33 @@ final class Device {
   }
 
   synchronized ObjectNode identity() {
+    Label label = label();
     return JSON.createObjectNode()
         .put("format", "hamper-giving")
         .put("formatVersion", 1)
-        .put("maker", seat.model().path("maker").asString(""))
+        .put("maker", label.maker())
         .put("model", misbehaves.contains(Misbehaviour.OTHER_MODEL) ? "stranger" : seat.modelId())
-        .put("name", seat.model().path("name").asString(""))
+        .put("name", label.product())
+        .put("ownName", label.ownName())
         .put("revision", seat.model().path("revision").asString(""))
         .put("serial", serial())
         .put("address", misbehaves.contains(Misbehaviour.OTHER_ADDRESS) ? "127.0.0.1" : address);
+  }
+
+  /** What it says of itself, whoever asks: by what it was told, people called it. */
+  private Label label() {
+    String own = "";
+    if (misbehaves.contains(Misbehaviour.OTHER_NAME)) {
+      own = "Garage 2";
+    } else if (document != null) {
+      JsonNode about = document.path("about");
+      own = (about.path("tag").asString("") + " " + about.path("name").asString("")).strip();
+    }
+    boolean other = misbehaves.contains(Misbehaviour.OTHER_MODEL);
+    return new Label(
+        other ? "Somebody" : seat.model().path("maker").asString(""),
+        other ? "Stranger" : seat.model().path("name").asString(""),
+        own);
   }
 
   private String serial() {
@@ -175,6 +195,39 @@ final class Device {
       throw new RefusedException("There is room for %d cards".formatted(MOST_CARDS));
     }
     cards.put(card.piece(), card);
+  }
+
+  /**
+   * Hangs fixtures that answer RDM on a line, in place of those before.
+   *
+   * @param line such as "DMX 2"
+   */
+  synchronized void fixtures(String line, byte[] bytes) throws RefusedException {
+    try {
+      rdm.hang(line, JSON.readTree(bytes));
+    } catch (JacksonException e) {
+      throw new RefusedException("It is no JSON");
+    }
+  }
+
+  synchronized ObjectNode fixtures(String line) {
+    ObjectNode root = JSON.createObjectNode();
+    root.set("fixtures", rdm.told(line));
+    return root;
+  }
+
+  /** Its DMX lines by the Port-Address that RDM has there: the universe of each on the wire. */
+  private Map<Integer, String> lines() {
+    Map<Integer, String> lines = new TreeMap<>();
+    if (document != null) {
+      for (JsonNode input : document.at("/told/inputs")) {
+        if (input.has("dmxPort")) {
+          int universe = wiring.heard().wire(input.get("universe").asInt());
+          lines.put(universe, "DMX " + input.get("dmxPort").asInt());
+        }
+      }
+    }
+    return lines;
   }
 
   /** Switches its own test on or off: everything full, whatever it was told. */
@@ -278,6 +331,10 @@ final class Device {
     if (ArtNet.is(packet, length) && ArtNet.opcode(packet) == ArtNet.POLL) {
       return poll(packet, length);
     }
+    if (RdmLines.is(packet, length)) {
+      boolean answers = speaks("ARTNET") && !misbehaves.contains(Misbehaviour.OFF);
+      return answers ? rdm.answer(packet, length, lines()) : List.of();
+    }
     if (arrives) {
       receiver.artNet(packet, length, sender, clock.millis());
     }
@@ -292,7 +349,7 @@ final class Device {
     Set<Integer> universes =
         artnet && wiring != null ? wiring.heard().universes() : Set.<Integer>of();
     return Answers.isAsked(packet, length, universes)
-        ? Answers.toPoll(address, seat.model(), universes, polls++)
+        ? Answers.toPoll(address, label(), universes, polls++)
         : List.of();
   }
 
@@ -312,7 +369,7 @@ final class Device {
             && !Ddp.is(packet, Ddp.REPLY);
     if (query) {
       return speaks("DDP") && !misbehaves.contains(Misbehaviour.OFF)
-          ? Answers.toQuery(packet, address, seat.model(), ports())
+          ? Answers.toQuery(packet, address, label(), seat.model(), ports())
           : List.of();
     }
     if (arrives) {
@@ -345,16 +402,21 @@ final class Device {
     root.put("quarrels", receiver == null ? 0 : receiver.quarrels(now));
     var streams = root.putArray("streams");
     counters.streams(
-        (key, stream) -> {
-          int cut = key.lastIndexOf(' ');
-          streams
-              .addObject()
-              .put("sender", key.substring(0, cut))
-              .put("universe", Integer.parseInt(key.substring(cut + 1)))
+        (sender, protocol, universe, stream) -> {
+          ObjectNode told = streams.addObject();
+          told.put("sender", sender)
+              .put("protocol", protocol.name())
+              .put("universe", universe)
               .put("packets", stream.packets)
               .put("sequenceErrors", stream.sequenceErrors)
               .put("missing", stream.missing)
               .put("lastMillisAgo", now - stream.last);
+          if (stream.slots > 0) {
+            told.put("slots", stream.slots);
+          }
+          if (stream.priority >= 0) {
+            told.put("priority", stream.priority);
+          }
         });
     ObjectNode refused = root.putObject("refused");
     counters.refused().forEach(refused::put);

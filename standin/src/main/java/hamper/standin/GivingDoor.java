@@ -67,7 +67,9 @@ final class GivingDoor {
           send(exchange, 200, device.identity());
         }
         default -> {
-          if (asked.matches("PUT /card/DMX/\\d{1,3}")) {
+          if (asked.matches("(GET|PUT) /fixtures/DMX/\\d{1,3}")) {
+            fixtures(exchange, "DMX " + asked.substring(asked.lastIndexOf('/') + 1));
+          } else if (asked.matches("PUT /card/DMX/\\d{1,3}")) {
             card(exchange, "DMX " + asked.substring(asked.lastIndexOf('/') + 1));
           } else {
             refuse(exchange, 404, asked + " is not known here");
@@ -132,6 +134,17 @@ final class GivingDoor {
     try (InputStream in = exchange.getRequestBody()) {
       device.card(line, in.readNBytes(MOST_BYTES));
       send(exchange, 200, device.identity());
+    } catch (Device.RefusedException e) {
+      refuse(exchange, 422, e.getMessage());
+    }
+  }
+
+  private void fixtures(HttpExchange exchange, String line) throws IOException {
+    try (InputStream in = exchange.getRequestBody()) {
+      if (exchange.getRequestMethod().equals("PUT")) {
+        device.fixtures(line, in.readNBytes(MOST_BYTES));
+      }
+      send(exchange, 200, device.fixtures(line));
     } catch (Device.RefusedException e) {
       refuse(exchange, 422, e.getMessage());
     }

@@ -20,6 +20,7 @@ public enum Misbehaviour {
   FULL_UNIVERSES("takes all universes as 512 channels wide"),
   ONE_UNIVERSE_LESS("listens to one universe too few"),
   OTHER_ADDRESS("says that it has another controller's address"),
+  OTHER_NAME("calls itself by another name than the plan does"),
   HOLDS("holds its last levels at the start and when its source is lost, whatever its model does"),
   GOES_SAFE("goes to its safe state then"),
   PLAYS_STORED("plays a show of its own then"),

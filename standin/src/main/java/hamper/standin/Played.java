@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.ToIntFunction;
 import tools.jackson.databind.JsonNode;
 
 /** A document played on paper: which slot each byte of each port shows, without a packet. */
@@ -34,5 +35,27 @@ public final class Played {
       played.put(port.named(), texts);
     }
     return played;
+  }
+
+  /**
+   * What a device shows, without a packet.
+   *
+   * @param levelOf the level of what is told as "universe:channel" or "byte n"
+   * @return by port, such as "PIXEL 4", a byte for each channel of each pixel as it is clocked
+   */
+  public static Map<String, byte[]> shown(
+      JsonNode told, JsonNode model, ToIntFunction<String> levelOf) {
+    Wiring wiring = new Wiring(told, model);
+    Map<String, byte[]> shown = new LinkedHashMap<>();
+    for (Port port : wiring.ports()) {
+      byte[] bytes = new byte[port.places().length];
+      for (int i = 0; i < bytes.length; i++) {
+        int place = port.places()[i];
+        int level = place < 0 ? 0 : levelOf.applyAsInt(wiring.heard().told(place));
+        bytes[i] = (byte) ((level * port.percent()[i] + 50) / 100);
+      }
+      shown.put(port.named(), bytes);
+    }
+    return shown;
   }
 }

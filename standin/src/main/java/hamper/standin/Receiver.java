@@ -94,7 +94,9 @@ final class Receiver {
     }
     int number = E131.universe(packet);
     int base = heard.ddp || artnet ? Heard.DEAF : heard.baseOf(number);
-    Counters.Stream stream = counters.of(sender, number, now);
+    Counters.Stream stream = counters.of(sender, Spoken.E131, number, now);
+    stream.slots = E131.slots(packet);
+    stream.priority = E131.priority(packet);
     if (base == Heard.DEAF) {
       counters.refuse("a universe that it does not listen to");
     } else if (E131.startCode(packet) != 0) {
@@ -158,7 +160,8 @@ final class Receiver {
       return;
     }
     int number = ArtNet.portAddress(packet);
-    Counters.Stream stream = counters.of(sender, number, now);
+    Counters.Stream stream = counters.of(sender, Spoken.ARTNET, number, now);
+    stream.slots = ArtNet.slots(packet);
     int base = artnet ? heard.baseOf(number) : Heard.DEAF;
     if (base == Heard.DEAF) {
       counters.refuse("a universe that it does not listen to");
@@ -192,7 +195,7 @@ final class Receiver {
       counters.refuse("not for its outputs");
       return;
     }
-    Counters.Stream stream = counters.of(sender, 0, now);
+    Counters.Stream stream = counters.of(sender, Spoken.DDP, 0, now);
     int sequence = Ddp.sequence(packet);
     if (sequence != 0 && sequence == lastDdp) {
       stream.sequenceErrors++;
@@ -211,6 +214,7 @@ final class Receiver {
     System.arraycopy(packet, Ddp.dataAt(packet), waiting, (int) offset, Ddp.length(packet));
     heard(now);
     if (Ddp.is(packet, Ddp.PUSH)) {
+      stream.slots = (int) offset + Ddp.length(packet);
       System.arraycopy(waiting, 0, levels, 0, levels.length);
     }
   }

@@ -67,10 +67,7 @@ public final class StandIns implements AutoCloseable {
     for (int block = FIRST_BLOCK; block <= LAST_BLOCK; block++) {
       String first = "127." + block;
       try {
-        return started(
-            new StandIns(
-                clock, i -> Place.own("%s.%d.%d".formatted(first, i / A_ROW, i % A_ROW + 1))),
-            seats);
+        return started(new StandIns(clock, i -> placeOf(first, i)), seats);
       } catch (BindException e) {
         taken = e;
       }
@@ -79,6 +76,23 @@ public final class StandIns implements AutoCloseable {
       return startSharing(seats, clock);
     }
     throw new IOException("All addresses from 127.83.0.1 to 127.122.0.1 are taken", taken);
+  }
+
+  private static Place placeOf(String block, int seat) {
+    return Place.own("%s.%d.%d".formatted(block, seat / A_ROW, seat % A_ROW + 1));
+  }
+
+  /**
+   * Where stand-ins of a display are that were started just now and alone.
+   *
+   * @return by the id of the controller
+   */
+  public static Map<String, Place> usualPlaces(List<Seat> seats) {
+    Map<String, Place> places = new LinkedHashMap<>();
+    for (int i = 0; i < seats.size(); i++) {
+      places.put(seats.get(i).controller(), placeOf("127." + FIRST_BLOCK, i));
+    }
+    return places;
   }
 
   /** Whether this computer has an address. */

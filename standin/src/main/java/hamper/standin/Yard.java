@@ -2,6 +2,7 @@ package hamper.standin;
 
 import com.sun.net.httpserver.HttpExchange;
 import com.sun.net.httpserver.HttpServer;
+import hamper.wire.SerialUnits;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.InetAddress;
@@ -37,6 +38,7 @@ public final class Yard implements AutoCloseable {
   private final Path word;
   private final HttpServer server;
   private final Map<String, StandIns> displays = new HashMap<>();
+  private final Map<String, SerialLine> lines = new HashMap<>();
   private final CountDownLatch end = new CountDownLatch(1);
   private volatile long asked = System.nanoTime();
 
@@ -109,6 +111,8 @@ public final class Yard implements AutoCloseable {
         send(exchange, 200, Device.JSON.createObjectNode().put("format", FORMAT));
       } else if (what.startsWith("PUT /seats/")) {
         seat(exchange, what.substring("PUT /seats/".length()));
+      } else if (what.startsWith("PUT /lines/")) {
+        line(exchange, what.substring("PUT /lines/".length()));
       } else if (what.equals("DELETE /")) {
         send(exchange, 200, Device.JSON.createObjectNode());
         end.countDown();
@@ -143,6 +147,32 @@ public final class Yard implements AutoCloseable {
     }
   }
 
+  /** Hangs packs on a serial line; answers the TCP port that stands for it. */
+  private void line(HttpExchange exchange, String name) throws IOException {
+    try (InputStream in = exchange.getRequestBody()) {
+      List<SerialUnits.Unit> units = new ArrayList<>();
+      for (JsonNode one : Device.JSON.readTree(in.readNBytes(MOST_BYTES))) {
+        units.add(
+            new SerialUnits.Unit(
+                one.get("number").asInt(),
+                one.get("circuits").asInt(),
+                one.get("serial").asString(),
+                one.get("maker").asString(),
+                one.get("model").asString()));
+      }
+      SerialLine line = lines.get(name);
+      if (line == null) {
+        line = SerialLine.of(units);
+        lines.put(name, line);
+      } else {
+        line.hang(units);
+      }
+      send(exchange, 200, Device.JSON.createObjectNode().put("port", line.port()));
+    } catch (IOException | RuntimeException e) {
+      send(exchange, 500, refused(e.getMessage()));
+    }
+  }
+
   private static void send(HttpExchange exchange, int status, JsonNode body) throws IOException {
     byte[] bytes = body.toString().getBytes(StandardCharsets.UTF_8);
     exchange.getResponseHeaders().set("Content-Type", "application/json");
@@ -157,5 +187,8 @@ public final class Yard implements AutoCloseable {
     }
     server.stop(0);
     displays.values().forEach(StandIns::close);
+    for (SerialLine line : lines.values()) {
+      line.close();
+    }
   }
 }

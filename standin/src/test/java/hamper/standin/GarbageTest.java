@@ -116,7 +116,7 @@ class GarbageTest {
       receiver.ddp(packet, length, sender, i);
     }
     AtomicInteger streams = new AtomicInteger();
-    counters.streams((key, stream) -> streams.incrementAndGet());
+    counters.streams((sender, protocol, universe, stream) -> streams.incrementAndGet());
     assertThat(streams.get()).isBetween(1, 10_001);
     assertThat(counters.refused().size()).isLessThan(40);
     assertThat(receiver.levels()).hasSize(8 * 512);

@@ -167,7 +167,7 @@ class ReceiverTest {
     send(receiver, data(1, 100, 0, 0, 1), 2);
     send(receiver, data(1, 100, 0, 0, 1), 3);
     List<Long> missing = new ArrayList<>();
-    counters.streams((key, stream) -> missing.add(stream.missing));
+    counters.streams((sender, protocol, universe, stream) -> missing.add(stream.missing));
     assertThat(missing).containsExactly(3L + 94);
 
     Receiver node =

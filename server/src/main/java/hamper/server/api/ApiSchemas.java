@@ -19,11 +19,19 @@ import hamper.edit.StringChange;
 import hamper.edit.WallChange;
 import hamper.locate.Locator;
 import hamper.server.handover.GivingRun;
+import hamper.server.network.CaptureView;
+import hamper.server.network.Captures;
+import hamper.server.network.LineRuns;
+import hamper.server.network.Listening;
+import hamper.server.network.WhoRuns;
 import hamper.server.output.MachineAdapter;
 import hamper.server.output.OutputState;
 import hamper.server.proof.ProofRuns;
 import hamper.server.store.DisplayStore;
 import hamper.server.store.MilestoneStore;
+import hamper.server.trial.StandInSwitches;
+import hamper.server.trial.TrialLook;
+import hamper.who.LineEntry;
 import hamper.why.Question;
 import hamper.why.Why;
 import io.swagger.v3.oas.models.OpenAPI;
@@ -68,6 +76,7 @@ class ApiSchemas implements OpenApiCustomizer {
           TakingController.TakeRequest.class,
           RescueController.RescueView.class,
           LogController.LogPage.class,
+          LogController.HistoryView.class,
           LogController.Then.class,
           MilestonesController.ComparisonView.class,
           MilestonesController.NewMilestone.class,
@@ -75,6 +84,17 @@ class ApiSchemas implements OpenApiCustomizer {
           MilestoneStore.MilestoneHead.class,
           CatalogueController.CatalogueView.class,
           MachineAdapter.class,
+          PaperController.PaperView.class,
+          WhoRuns.WhoRun.class,
+          NetworkLookController.StrangersRequest.class,
+          Listening.class,
+          CaptureView.class,
+          Captures.CaptureMoment.class,
+          LineRuns.LineRun.class,
+          LinesController.AskLine.class,
+          LinesController.SlotRequest.class,
+          LinesController.IdentifyRequest.class,
+          LineEntry.class,
           PowerController.RunRequest.class,
           PowerController.RunView.class,
           PowerController.FeedPlanView.class,
@@ -90,6 +110,18 @@ class ApiSchemas implements OpenApiCustomizer {
           OutputController.HoldRequest.class,
           OutputController.OutputGround.class,
           OutputController.OutputRequest.class,
+          OutputController.PatternView.class,
+          TrialLook.class,
+          StandInSwitches.MisbehaviourKind.class,
+          TrialPlaceController.MisbehaviourRequest.class,
+          TrialPlaceController.TestRequest.class,
+          TrialPlaceController.RestartRequest.class,
+          MarksController.TrialMarks.class,
+          MarksController.MarkRequest.class,
+          GuidesController.GuideHead.class,
+          GuidesController.GuideRequest.class,
+          GuidesController.GuideView.class,
+          GuidesController.GuideRead.class,
           RemediesController.RemediesRequest.class,
           RemediesController.RemedyView.class);
   private static final Map<Class<?>, String> KINDS =

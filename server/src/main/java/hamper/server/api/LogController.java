@@ -26,6 +26,9 @@ import org.springframework.web.bind.annotation.RestController;
 class LogController {
   private static final int MOST = 200;
 
+  /** Steps that are offered to walk over, each way. */
+  private static final int MOST_STEPS = 50;
+
   private final Displays displays;
   private final Earlier earlier;
 
@@ -57,6 +60,23 @@ class LogController {
    * @param more whether there are earlier ones that were not looked at
    */
   record LogPage(List<LogLine> lines, boolean more) {}
+
+  /** One of the steps to walk over. */
+  record HistoryStep(Instant at, String by, String label) {
+    static List<HistoryStep> of(List<LogEntry.Head> lines) {
+      return lines.stream()
+          .map(line -> new HistoryStep(line.at(), line.by(), line.label()))
+          .toList();
+    }
+  }
+
+  /**
+   * The steps to walk back and forth over.
+   *
+   * @param undo what can be taken back, the latest first
+   * @param redo what can be made again, the next first
+   */
+  record HistoryView(int version, List<HistoryStep> undo, List<HistoryStep> redo) {}
 
   /** A display as it was. */
   record Then(int version, DisplayView display) {}
@@ -108,6 +128,14 @@ class LogController {
         step.entry().label(),
         what,
         step.moved());
+  }
+
+  @GetMapping("/history")
+  @Operation(summary = "The steps that undo and redo walk over, the nearest first")
+  HistoryView history(@PathVariable String id) {
+    LiveDisplay.History history = displays.get(id).history(MOST_STEPS);
+    return new HistoryView(
+        history.version(), HistoryStep.of(history.undo()), HistoryStep.of(history.redo()));
   }
 
   @GetMapping("/{version}")

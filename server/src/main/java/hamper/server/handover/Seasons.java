@@ -10,6 +10,7 @@ import hamper.handover.Season;
 import hamper.resolve.Resolver;
 import hamper.server.store.HandoverStore;
 import hamper.server.store.MilestoneStore;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -64,6 +65,15 @@ public class Seasons {
   /** Whether a controller was handed anything, or somebody tried. */
   public boolean knows(String display, String controller) {
     return of(display).of(controller).isPresent();
+  }
+
+  /** Serial numbers of units that were given a configuration, by the id of the controller. */
+  public Map<String, String> serials(String display) {
+    Map<String, String> serials = new HashMap<>();
+    of(display)
+        .handed()
+        .forEach((id, handed) -> handed.serial().ifPresent(serial -> serials.put(id, serial)));
+    return serials;
   }
 
   /** What a device was given before what it was given last; empty where nothing else. */

@@ -86,6 +86,21 @@ public final class LiveDisplay {
   public record Look(
       Facts facts, int version, Optional<String> undoLabel, Optional<String> redoLabel) {}
 
+  /**
+   * The steps to walk back and forth over.
+   *
+   * @param undo what can be taken back, the latest first
+   * @param redo what can be made again, the next first
+   */
+  public record History(int version, List<LogEntry.Head> undo, List<LogEntry.Head> redo) {}
+
+  /**
+   * @param most of each
+   */
+  public synchronized History history(int most) {
+    return new History(version, undoLine.undos(most), undoLine.redos(most));
+  }
+
   /** What is made of a step before it is stored; where that fails, nothing is stored. */
   public interface Before {
     void storing(Facts before, Facts after);

@@ -3,6 +3,7 @@ package hamper.server.live;
 import hamper.server.store.LogEntry;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -29,6 +30,16 @@ final class UndoLine {
         undo.push(head);
       }
     }
+  }
+
+  /** What can be taken back, the latest first. */
+  List<LogEntry.Head> undos(int most) {
+    return undo.stream().limit(most).toList();
+  }
+
+  /** What can be made again, the next first. */
+  List<LogEntry.Head> redos(int most) {
+    return redo.stream().limit(most).toList();
   }
 
   /** The line whose inverse undoes the latest edit. */

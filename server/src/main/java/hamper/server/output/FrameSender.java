@@ -51,9 +51,10 @@ public final class FrameSender {
   /**
    * What is sent or left out together: a universe, or all that goes to a device on DDP.
    *
+   * @param place among all that is sent
    * @param synchronization its place among all; -1: nothing waits for one
    */
-  private record Unit(List<Post> posts, int synchronization) {}
+  private record Unit(int place, List<Post> posts, int synchronization) {}
 
   /** What synchronizes; on Art-Net its address is 0. */
   private static final class Synchronization {
@@ -133,11 +134,11 @@ public final class FrameSender {
       if (packet.protocol() == Protocol.DDP) {
         together.add(post);
       } else {
-        units.add(new Unit(List.of(post), waits(controller, line, routes)));
+        units.add(new Unit(units.size(), List.of(post), waits(controller, line, routes)));
       }
     }
     if (!together.isEmpty()) {
-      units.add(new Unit(together, -1));
+      units.add(new Unit(units.size(), together, -1));
     }
   }
 
@@ -179,10 +180,17 @@ public final class FrameSender {
 
   /** Sends all of a frame at once, changed or not. */
   public void sendAll(Sent sent) throws IOException {
-    for (Unit unit : units) {
-      send(unit, sent);
-    }
-    synchronize(sent);
+    send(0, unit -> true, sent);
+  }
+
+  /**
+   * Sends all of a frame, changed or not, spread over a time: what is said last must not overrun
+   * the buffer of a device that was busy for a moment.
+   *
+   * @param spread (ns) within which it is over
+   */
+  public void sendAll(long spread, Sent sent) throws IOException {
+    send(spread, unit -> true, sent);
   }
 
   /**
@@ -191,12 +199,15 @@ public final class FrameSender {
    * @param spread (ns) within which it is over
    */
   public void send(long spread, Sent sent) throws IOException {
+    send(spread, unit -> keepAlive.due(unit.place(), differs(unit), System.nanoTime()), sent);
+  }
+
+  private void send(long spread, Predicate<Unit> due, Sent sent) throws IOException {
     long begin = System.nanoTime();
     int before = 0;
-    for (int u = 0; u < units.size(); u++) {
-      Unit unit = units.get(u);
+    for (Unit unit : units) {
       await(begin + spread * before / Math.max(1, count));
-      if (keepAlive.due(u, differs(unit), System.nanoTime())) {
+      if (due.test(unit)) {
         send(unit, sent);
       }
       before += unit.posts().size();
@@ -271,34 +282,38 @@ public final class FrameSender {
     }
   }
 
-  /** Says three times that the source ends, where the protocol can say it. */
-  public void terminate(Sent sent) throws IOException {
-    end(post -> true, sent);
+  /**
+   * Says three times that the source ends, where the protocol can say it.
+   *
+   * @param spread (ns) within which each of the three is over
+   */
+  public void terminate(long spread, Sent sent) throws IOException {
+    end(post -> true, spread, sent);
   }
 
   /**
    * Sends what goes nowhere with those who send from now on, and says that it ends.
    *
    * @param after who sends from now on
+   * @param spread (ns) within which each saying is over
    */
-  public void endWhatIsNotIn(FrameSender after, Sent sent) throws IOException {
+  public void endWhatIsNotIn(FrameSender after, long spread, Sent sent) throws IOException {
     Set<String> kept = new HashSet<>();
     after.units.forEach(unit -> unit.posts().forEach(post -> kept.add(post.key())));
     Predicate<Post> gone = post -> !kept.contains(post.key());
     for (int i = 0; i < TERMINATIONS; i++) {
-      for (Unit unit : units) {
-        if (unit.posts().stream().anyMatch(gone)) {
-          send(unit, sent);
-        }
-      }
-      synchronize(sent);
+      send(spread, unit -> unit.posts().stream().anyMatch(gone), sent);
     }
-    end(gone, sent);
+    end(gone, spread, sent);
   }
 
-  private void end(Predicate<Post> which, Sent sent) throws IOException {
+  private void end(Predicate<Post> which, long spread, Sent sent) throws IOException {
     for (int i = 0; i < TERMINATIONS; i++) {
+      long begin = System.nanoTime();
+      int before = 0;
       for (Unit unit : units) {
+        await(begin + spread * before / Math.max(1, count));
+        before += unit.posts().size();
         for (Post post : unit.posts()) {
           if (post.isE131() && which.test(post)) {
             post.packets().end(post.index(), post.frame());

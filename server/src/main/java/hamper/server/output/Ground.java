@@ -43,6 +43,13 @@ public sealed interface Ground permits StandInGround, LiveGround {
   Doors doors(String display, Facts facts) throws IOException, InterruptedException;
 
   /**
+   * Where it can be asked who is there: whoever is planned, and whoever else can be met.
+   *
+   * @throws IllegalArgumentException where nobody can be asked, with the reason
+   */
+  Asking asking(String display, Facts facts) throws IOException, InterruptedException;
+
+  /**
    * The door of a spare that has not the planned address yet: somebody typed where it answers.
    *
    * @throws IllegalArgumentException where nothing may be sent there

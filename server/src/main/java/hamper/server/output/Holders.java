@@ -39,19 +39,23 @@ final class Holders {
    *
    * @return who has a piece of it already; empty: it is lit
    */
-  synchronized Optional<Lights.Clash> light(
-      Lights lights, String who, Targets what, int percent, int ceiling, int seconds) {
+  synchronized Optional<Lights.Clash> light(Lights lights, Output.Wanted wanted) {
+    String who = wanted.who();
+    Targets what = wanted.what();
     Optional<Lights.Clash> clash = lights.clash(what, who, all());
     if (clash.isEmpty()) {
       long now = clock.millis();
       Held before = holds.get(who);
-      Ramp ramp =
-          before != null && before.hold().what().equals(what)
-              ? before.hold().ramp()
-              : new Ramp(lights.supplies(), rises);
-      ramp.to(percent, now);
-      Lights.Hold hold = new Lights.Hold(who, what, ramp, ceiling);
-      holds.put(who, new Held(hold, percent, now + seconds * MILLIS));
+      boolean goesOn =
+          before != null
+              && before.hold().what().equals(what)
+              && !wanted.pattern().flashesAfter(before.hold().pattern());
+      Map<String, Integer> order = lights.supplies(what);
+      Ramp ramp = goesOn ? before.hold().ramp() : new Ramp(order.size(), rises);
+      ramp.to(wanted.percent(), now);
+      Lights.Hold hold =
+          new Lights.Hold(who, what, wanted.pattern(), now, ramp, order, wanted.ceiling());
+      holds.put(who, new Held(hold, wanted.percent(), now + wanted.seconds() * MILLIS));
       still = false;
     }
     return clash;
@@ -115,8 +119,11 @@ final class Holders {
       return;
     }
     laid.fill(all(), moving, now);
-    int supplies = laid.lights().supplies();
-    still = moving.isEmpty() && all().stream().allMatch(hold -> hold.ramp().rests(supplies, now));
+    still = moving.isEmpty() && all().stream().allMatch(hold -> rests(hold, now));
+  }
+
+  private static boolean rests(Lights.Hold hold, long now) {
+    return !hold.pattern().kind().moves() && hold.ramp().rests(hold.order().size(), now);
   }
 
   /**
@@ -130,7 +137,7 @@ final class Holders {
         workLight == 0
             ? List.of()
             : List.of(
-                new Lights.Hold("work light", Targets.ALL, Ramp.steady(workLight), workLight));
+                Lights.Hold.white("work light", Targets.ALL, Ramp.steady(workLight), workLight));
     laid.fill(left, Map.of(), clock.millis());
   }
 
@@ -142,6 +149,7 @@ final class Holders {
             held ->
                 new OutputState.Holder(
                     held.hold().who(),
+                    held.hold().pattern().kind().title(),
                     held.percent(),
                     held.hold().ceiling(),
                     lights.hits(held.hold().what()),

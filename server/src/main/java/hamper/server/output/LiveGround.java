@@ -1,12 +1,19 @@
 package hamper.server.output;
 
 import hamper.address.IpAddress;
+import hamper.display.Display;
+import hamper.display.Subnet;
 import hamper.facts.Facts;
+import hamper.network.AddressLine;
+import hamper.network.Occupant;
 import hamper.send.FrameLayout;
 import hamper.send.FrameLayouts;
 import hamper.standin.Place;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -55,15 +62,62 @@ public final class LiveGround implements Ground {
     return new Doors(at, away);
   }
 
+  /** In the planned subnets that an adapter is in, and where single devices are planned. */
+  @Override
+  public Asking asking(String display, Facts facts) throws IOException {
+    List<Asking.From> from = new ArrayList<>();
+    for (MachineAdapter one : usable()) {
+      Set<IpAddress> tried = tried(facts.plan().display(), one);
+      if (!tried.isEmpty()) {
+        from.add(
+            new Asking.From(
+                Routes.numbers(one.address().text()),
+                Optional.of(Routes.numbers(one.broadcast().text())),
+                tried.stream().map(at -> Place.own(at.text())).toList()));
+      }
+    }
+    if (from.isEmpty()) {
+      throw new IllegalArgumentException(
+          "no adapter of this computer is in a subnet of the plan; connect one, or plan its subnet in Network");
+    }
+    return Asking.live(from);
+  }
+
+  /** Planned addresses first; nothing beyond what the adapter reaches. */
+  private static Set<IpAddress> tried(Display display, MachineAdapter adapter) {
+    Set<IpAddress> tried = new LinkedHashSet<>();
+    AddressLine.occupants(display).stream()
+        .map(Occupant::address)
+        .filter(adapter::reaches)
+        .forEach(tried::add);
+    for (Subnet subnet : display.subnets()) {
+      if (subnet.contains(adapter.address())) {
+        long last = subnet.lastDevice().bits();
+        for (long at = subnet.firstDevice().bits();
+            at <= last && tried.size() < Asking.MOST_TRIED;
+            at++) {
+          IpAddress address = IpAddress.ofBits(at);
+          if (adapter.reaches(address)) {
+            tried.add(address);
+          }
+        }
+      }
+    }
+    return tried;
+  }
+
+  private List<MachineAdapter> usable() throws IOException {
+    return MachineAdapter.all().stream()
+        .filter(one -> one.up() && !one.loopback())
+        .filter(one -> adapter.isEmpty() || adapter.get().equals(one.name()))
+        .toList();
+  }
+
   /** Only in a subnet that an adapter of this computer is in: never beyond a router. */
   @Override
   public Place doorAt(String address) throws IOException {
     String numbers = Routes.numbers(address).getHostAddress();
-    boolean near =
-        MachineAdapter.all().stream()
-            .filter(one -> one.up() && !one.loopback())
-            .filter(one -> adapter.isEmpty() || adapter.get().equals(one.name()))
-            .anyMatch(one -> one.reaches(new IpAddress(numbers)));
+    boolean near = usable().stream().anyMatch(one -> one.reaches(new IpAddress(numbers)));
     if (!near) {
       throw new IllegalArgumentException(
           "address is \"%s\"; no adapter of this computer is in its subnet: connect one, such as with the address %s"

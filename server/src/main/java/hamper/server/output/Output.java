@@ -1,6 +1,7 @@
 package hamper.server.output;
 
 import hamper.facts.Facts;
+import hamper.pattern.Pattern;
 import hamper.send.Targets;
 import hamper.server.live.Displays;
 import hamper.server.live.LiveDisplay;
@@ -11,6 +12,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.InstantSource;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CopyOnWriteArrayList;
@@ -31,13 +33,17 @@ public final class Output {
   /** Most light that results unless somebody says otherwise (percent). */
   public static final int USUAL_CEILING = 30;
 
-  /** It ends by itself after so long, unless somebody says less (s). */
+  /** It ends by itself after so long, unless somebody says otherwise (s). */
   public static final int USUAL_SECONDS = 30 * 60;
+
+  /** The longest that somebody may say: a night of soaking (s). */
+  public static final int MOST_SECONDS = 12 * 60 * 60;
 
   /**
    * What somebody wants.
    *
    * @param who says so; what the same one had before is given up
+   * @param pattern that is put on it
    * @param percent of full, as it is sent
    * @param ceiling most light that results (percent)
    * @param seconds after which it ends by itself
@@ -48,6 +54,7 @@ public final class Output {
       String display,
       String who,
       Targets what,
+      Pattern pattern,
       int percent,
       int ceiling,
       int seconds,
@@ -57,7 +64,7 @@ public final class Output {
       Require.name("who", who);
       Require.inRange("percent", percent, 0, 100);
       Require.inRange("ceiling", ceiling, 0, 100);
-      Require.inRange("seconds", seconds, 1, USUAL_SECONDS);
+      Require.inRange("seconds", seconds, 1, MOST_SECONDS);
       storage = Set.copyOf(storage);
       armed = Set.copyOf(armed);
     }
@@ -72,6 +79,9 @@ public final class Output {
     }
   }
 
+  /** Longest silence (s): devices take a source as lost after 2.5. */
+  private static final int MOST_SILENCE = 10;
+
   private final Displays displays;
   private final OutputSetting setting;
   private final Ground ground;
@@ -83,6 +93,22 @@ public final class Output {
     this.displays = displays;
     this.setting = setting;
     this.ground = ground;
+  }
+
+  /**
+   * What is on its way now.
+   *
+   * @param version of the display that is laid out
+   * @param frames levels by the id of the controller
+   * @param senders that are ours, such as "127.0.0.1:40123"
+   */
+  public record Sent(int version, Map<String, byte[]> frames, Set<String> senders) {}
+
+  /** The levels of a display that are on their way; empty while nothing of it is lit. */
+  public synchronized Optional<Sent> sent(String display) {
+    return Optional.ofNullable(session)
+        .filter(one -> one.running() && one.display().equals(display))
+        .map(Session::sent);
   }
 
   /** Tells somebody how it goes, about once a second and when it ends. */
@@ -144,8 +170,7 @@ public final class Output {
 
   private static void want(Session session, Wanted wanted) throws InterruptedException {
     session.arm(wanted.armed());
-    session.light(
-        wanted.who(), wanted.what(), wanted.percent(), wanted.ceiling(), wanted.seconds());
+    session.light(wanted);
   }
 
   private Session begun(Wanted wanted) throws InterruptedException {
@@ -195,8 +220,13 @@ public final class Output {
     }
   }
 
-  /** One of those who light something has done; what others light goes on. */
-  public void leave(String who) {
+  /** Sends nothing for some seconds, to see what devices do by themselves. */
+  public void silence(int seconds) {
+    running().silence(Require.inRange("seconds", seconds, 1, MOST_SILENCE));
+  }
+
+  /** One of those who light something has done; what others light goes on, else it is over. */
+  public void leave(String who) throws InterruptedException {
     running().leave(who);
   }
 

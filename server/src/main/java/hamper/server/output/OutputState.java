@@ -38,12 +38,14 @@ public record OutputState(
   /**
    * Who lights what.
    *
+   * @param pattern with what
    * @param percent of full that is asked for
    * @param ceiling most light that results (percent)
    * @param pieces how many are lit
    * @param secondsLeft until it ends by itself (s)
    */
-  public record Holder(String who, int percent, int ceiling, int pieces, long secondsLeft) {}
+  public record Holder(
+      String who, String pattern, int percent, int ceiling, int pieces, long secondsLeft) {}
 
   /**
    * @param tag of the controller

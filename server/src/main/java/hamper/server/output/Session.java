@@ -2,10 +2,10 @@ package hamper.server.output;
 
 import hamper.display.Piece;
 import hamper.send.Pace;
-import hamper.send.Targets;
 import hamper.server.live.LiveDisplay;
 import java.io.IOException;
 import java.time.InstantSource;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
@@ -25,6 +25,11 @@ final class Session {
   private static final int LAST_FRAMES = 3;
   private static final long NANOS_A_MILLI = 1_000_000;
   private static final double NANOS = 1e9;
+
+  /**
+   * So long at most somebody waits for an end (ms): what is said last takes a tenth of a second.
+   */
+  private static final long END_MILLIS = 2_000;
 
   /** How often it is looked whether the plan has changed (ms). */
   private static final long LOOK_MILLIS = 50;
@@ -55,6 +60,10 @@ final class Session {
   private volatile OutputState over;
 
   private volatile int workLight;
+
+  /** Nothing is sent until then (ns). */
+  private volatile long silentUntil = Long.MIN_VALUE;
+
   private long packets;
   private Pace pace;
   private Thread sending;
@@ -120,6 +129,15 @@ final class Session {
     return source.sockets().names();
   }
 
+  Output.Sent sent() {
+    Laid here = laid;
+    Map<String, byte[]> frames = new HashMap<>();
+    for (String controller : here.sender().reached()) {
+      frames.put(controller, here.sender().frame(controller).clone());
+    }
+    return new Output.Sent(here.version(), frames, senders());
+  }
+
   OutputState state() {
     OutputState ended = over;
     return ended == null ? tell(Optional.empty()) : ended;
@@ -139,10 +157,10 @@ final class Session {
    *
    * @throws HeldException where another has a piece of it
    */
-  void light(String who, Targets what, int percent, int ceiling, int seconds) {
+  void light(Output.Wanted wanted) {
     Laid here = laid;
     holders
-        .light(here.lights(), who, what, percent, ceiling, seconds)
+        .light(here.lights(), wanted)
         .ifPresent(
             clash -> {
               throw new HeldException(here.titleOf(clash.piece()), clash.who());
@@ -207,9 +225,29 @@ final class Session {
     holders.release(piece);
   }
 
-  /** One holder has done. */
-  void leave(String who) {
+  /**
+   * Sends nothing for a time, as if somebody had pulled the plug of the network.
+   *
+   * @throws NotArmedException while anything moves: it would not be told to be safe
+   */
+  void silence(int seconds) {
+    if (!holders.moving().isEmpty()) {
+      throw new NotArmedException("Silence", "something is moving; let it go first");
+    }
+    silentUntil = System.nanoTime() + seconds * (long) NANOS;
+  }
+
+  private boolean isSilent(long now) {
+    return silentUntil != Long.MIN_VALUE && now - silentUntil < 0;
+  }
+
+  /** One holder has done; with the last one it is over, and that is waited for. */
+  void leave(String who) throws InterruptedException {
     holders.leave(who);
+    if (!holders.any()) {
+      LockSupport.unpark(sending);
+      sending.join(END_MILLIS);
+    }
   }
 
   /**
@@ -239,8 +277,12 @@ final class Session {
         change();
         take();
         holders.fill(laid);
-        laid.sender().send(spread(), to -> packets++);
         long now = System.nanoTime();
+        if (isSilent(now)) {
+          continue;
+        }
+        laid.sender().send(spread(), to -> packets++);
+        now = System.nanoTime();
         if (now - announced >= ANNOUNCE_NANOS) {
           announced = now;
           laid.sender().announce(to -> packets++);
@@ -294,7 +336,7 @@ final class Session {
     next = null;
     Laid before = laid;
     before.dark();
-    before.sender().endWhatIsNotIn(after.sender(), to -> packets++);
+    before.sender().endWhatIsNotIn(after.sender(), spread(), to -> packets++);
     double rate = rate();
     synchronized (this) {
       laid = after;
@@ -311,9 +353,9 @@ final class Session {
   private void last() throws IOException {
     holders.end(laid, workLight);
     for (int i = 0; i < LAST_FRAMES; i++) {
-      laid.sender().sendAll(to -> packets++);
+      laid.sender().sendAll(spread(), to -> packets++);
     }
-    laid.sender().terminate(to -> packets++);
+    laid.sender().terminate(spread(), to -> packets++);
   }
 
   /** Over so long a frame goes out: half its period, and never so long that Stop waits (ns). */

@@ -90,6 +90,8 @@ final class Sockets implements Closeable {
     DatagramChannel channel = DatagramChannel.open(StandardProtocolFamily.INET);
     channel.setOption(StandardSocketOptions.SO_SNDBUF, SEND_BUFFER);
     channel.setOption(StandardSocketOptions.SO_BROADCAST, true);
+    // whoever looks at the network meanwhile has the same port of Art-Net, and hears the answers
+    channel.setOption(StandardSocketOptions.SO_REUSEADDR, from.getPort() != 0);
     channel.setOption(StandardSocketOptions.IP_MULTICAST_TTL, groupTtl);
     if (!from.getAddress().isLoopbackAddress()) {
       channel.setOption(

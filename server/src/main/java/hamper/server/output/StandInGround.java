@@ -1,11 +1,23 @@
 package hamper.server.output;
 
+import hamper.address.IpAddress;
+import hamper.catalog.DeviceModel;
+import hamper.display.Display;
+import hamper.display.HungRun;
+import hamper.display.PortRef;
+import hamper.display.SerialDimmer;
 import hamper.facts.Facts;
+import hamper.files.CatalogueFiles;
+import hamper.network.AddressLine;
+import hamper.network.Occupant;
 import hamper.send.FrameLayout;
 import hamper.standin.Place;
 import hamper.standin.Seat;
+import hamper.wire.SerialUnits;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,6 +41,17 @@ public final class StandInGround implements Ground {
      */
     Map<String, Place> seat(String display, List<Seat> seats)
         throws IOException, InterruptedException;
+
+    /**
+     * Hangs packs on a serial line, in place of those before.
+     *
+     * @param name of the line
+     * @return the TCP port of this computer that stands for it
+     */
+    default int serialLine(String name, List<SerialUnits.Unit> units)
+        throws IOException, InterruptedException {
+      throw new IOException("No serial lines stand here");
+    }
   }
 
   /** Whether a controller was handed its configuration: what it has then is left as it is. */
@@ -41,6 +64,9 @@ public final class StandInGround implements Ground {
   private final Door door = new Door();
   private final Giving giving = new Giving(door, UnaryOperator.identity());
   private final Map<String, Map<String, Place>> places = new ConcurrentHashMap<>();
+
+  /** Devices that nobody planned, by display. */
+  private final Map<String, List<Seat>> strangers = new ConcurrentHashMap<>();
 
   public StandInGround(Yard yard, HandedOver handedOver) {
     this.yard = yard;
@@ -55,8 +81,7 @@ public final class StandInGround implements Ground {
   @Override
   public Prepared prepare(String display, Facts facts, Map<String, FrameLayout> layouts)
       throws IOException, InterruptedException {
-    Map<String, Place> at = yard.seat(display, Seats.of(facts));
-    places.put(display, at);
+    Map<String, Place> at = planned(display, facts);
     Set<String> readBack = new HashSet<>();
     Map<String, String> refused = new LinkedHashMap<>();
     Map<String, Giving.Gift> gifts = Giving.all(facts);
@@ -81,9 +106,106 @@ public final class StandInGround implements Ground {
 
   @Override
   public Doors doors(String display, Facts facts) throws IOException, InterruptedException {
-    Map<String, Place> at = yard.seat(display, Seats.of(facts));
+    return new Doors(planned(display, facts), Map.of());
+  }
+
+  /** Where all that stand in for a display are; what nobody planned stands there too. */
+  private Map<String, Place> all(String display, Facts facts)
+      throws IOException, InterruptedException {
+    List<Seat> seats = new ArrayList<>(Seats.of(facts));
+    seats.addAll(strangers.getOrDefault(display, List.of()));
+    return yard.seat(display, seats);
+  }
+
+  private Map<String, Place> planned(String display, Facts facts)
+      throws IOException, InterruptedException {
+    Map<String, Place> at = new LinkedHashMap<>(all(display, facts));
+    strangers.getOrDefault(display, List.of()).forEach(seat -> at.remove(seat.controller()));
     places.put(display, at);
-    return new Doors(at, Map.of());
+    return at;
+  }
+
+  /**
+   * Puts devices that nobody planned beside the others, in place of those of before.
+   *
+   * @param models what they are
+   */
+  public void strangers(String display, List<DeviceModel> models) {
+    List<Seat> seats = new ArrayList<>();
+    for (DeviceModel model : models) {
+      seats.add(new Seat("nobody planned " + seats.size(), CatalogueFiles.entry(model)));
+    }
+    strangers.put(display, List.copyOf(seats));
+  }
+
+  @Override
+  public Asking asking(String display, Facts facts) throws IOException, InterruptedException {
+    Map<String, Place> at = all(display, facts);
+    Map<Place, String> seats = new LinkedHashMap<>();
+    Map<Place, IpAddress> others = new LinkedHashMap<>();
+    Iterator<IpAddress> free = free(facts.plan().display(), at.size()).iterator();
+    at.forEach(
+        (controller, place) -> {
+          if (facts.plan().controller(controller).isPresent()) {
+            seats.put(place, controller);
+          } else if (free.hasNext()) {
+            others.put(place, free.next());
+          }
+        });
+    Asking.From from =
+        new Asking.From(Routes.numbers("127.0.0.1"), Optional.empty(), List.copyOf(at.values()));
+    return Asking.standIns(from, seats, others);
+  }
+
+  /** Addresses of the first subnet that nobody has. */
+  private static List<IpAddress> free(Display display, int most) {
+    List<IpAddress> taken = AddressLine.occupants(display).stream().map(Occupant::address).toList();
+    return display.subnets().stream()
+        .findFirst()
+        .map(subnet -> subnet.free(taken, most))
+        .orElse(List.of());
+  }
+
+  /** The packs of a serial line as they are planned, at a TCP port of this computer. */
+  public int serialLine(String display, Facts facts, PortRef port)
+      throws IOException, InterruptedException {
+    List<SerialUnits.Unit> units = new ArrayList<>();
+    facts
+        .plan()
+        .runs()
+        .filter(run -> run.port().equals(port))
+        .flatMap(run -> run.legs().stream())
+        .forEach(
+            leg -> {
+              if (leg.at().piece() instanceof SerialDimmer dimmer
+                  && dimmer.unit() <= SerialUnits.HIGHEST) {
+                units.add(
+                    new SerialUnits.Unit(
+                        dimmer.unit(),
+                        dimmer.circuits(),
+                        "SI-" + Integer.toHexString(dimmer.id().hashCode()),
+                        "Brackwater",
+                        "Unit " + dimmer.circuits()));
+              }
+            });
+    return yard.serialLine("%s-%s-%d".formatted(display, port.controller(), port.port()), units);
+  }
+
+  /**
+   * Hangs the fixtures of a DMX line on the stand-in of its bridge, as they are planned; those that
+   * hang there already stay as they are, whatever slot they were set to.
+   */
+  public void fixtures(String display, Facts facts, PortRef port)
+      throws IOException, InterruptedException {
+    Place at = doors(display, facts).at().get(port.controller());
+    if (at != null) {
+      if (!handedOver.was(display, port.controller())) {
+        giving.give(at, Giving.all(facts).get(port.controller())); // it knows its lines from there
+      }
+      HungRun run =
+          facts.plan().runs().filter(one -> one.port().equals(port)).findFirst().orElse(null);
+      StandInFixtures.hang(door, at, port, run == null ? List.of() : run.legs());
+    }
   }
 
   @Override

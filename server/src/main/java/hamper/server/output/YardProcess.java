@@ -3,6 +3,7 @@ package hamper.server.output;
 import hamper.standin.Place;
 import hamper.standin.Seat;
 import hamper.standin.Yard;
+import hamper.wire.SerialUnits;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -60,6 +61,23 @@ public final class YardProcess implements StandInGround.Yard {
       throw new IOException("Stand-ins do not start: " + root.path("refused").asString(""));
     }
     return Yard.read(root);
+  }
+
+  @Override
+  public synchronized int serialLine(String name, List<SerialUnits.Unit> units)
+      throws IOException, InterruptedException {
+    Optional<String> found = find();
+    String door = found.isPresent() ? found.get() : start();
+    HttpRequest request =
+        at(door, "lines/" + name)
+            .PUT(BodyPublishers.ofString(Door.JSON.writeValueAsString(units)))
+            .build();
+    var answer = client.send(request, BodyHandlers.ofString());
+    JsonNode root = Door.JSON.readTree(answer.body());
+    if (answer.statusCode() != 200) {
+      throw new IOException("A line does not start: " + root.path("refused").asString(""));
+    }
+    return root.get("port").asInt();
   }
 
   private static HttpRequest.Builder at(String door, String what) {

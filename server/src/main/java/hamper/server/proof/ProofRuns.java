@@ -1,13 +1,20 @@
 package hamper.server.proof;
 
 import hamper.facts.Facts;
+import hamper.server.store.TrialStore;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
+import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.function.Consumer;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 
 /** Proofs on their way and the last of each display; one runs at a time. */
@@ -27,6 +34,10 @@ public final class ProofRuns {
       Optional<ProofReport> report,
       Optional<String> failed) {}
 
+  private static final Logger LOG = LoggerFactory.getLogger(ProofRuns.class);
+
+  private final TrialStore store;
+  private final List<Consumer<String>> followers = new CopyOnWriteArrayList<>();
   private final ConcurrentHashMap<String, ProofRun> runs = new ConcurrentHashMap<>();
   private final ConcurrentHashMap<String, Future<?>> working = new ConcurrentHashMap<>();
   private final ExecutorService one =
@@ -36,6 +47,15 @@ public final class ProofRuns {
             thread.setDaemon(true);
             return thread;
           });
+
+  ProofRuns(TrialStore store) {
+    this.store = store;
+  }
+
+  /** Tells somebody of every check that is kept, by the id of the display. */
+  public void follow(Consumer<String> follower) {
+    followers.add(follower);
+  }
 
   public Optional<ProofRun> of(String display) {
     return Optional.ofNullable(runs.get(display));
@@ -62,6 +82,7 @@ public final class ProofRuns {
     try {
       ProofReport report = Proof.of(facts, percent -> runs.put(display, at(version, percent)));
       ended = new ProofRun(version, false, 100, Optional.of(report), Optional.empty());
+      keep(display, version, report);
     } catch (InterruptedException e) {
       ended = failed(version, "It was stopped");
     } catch (IOException | RuntimeException e) {
@@ -69,6 +90,26 @@ public final class ProofRuns {
     }
     runs.put(display, ended);
     working.remove(display);
+  }
+
+  /** Beside the display; one that cannot be kept has been made all the same. */
+  private void keep(String display, int version, ProofReport report) {
+    int refused =
+        (int) report.controllers().stream().filter(one -> !one.refused().isEmpty()).count();
+    try {
+      store.checked(
+          display,
+          new TrialStore.PlanCheck(
+              Instant.now(),
+              version,
+              report.controllers().size(),
+              refused,
+              report.pixels(),
+              report.wrong()));
+      followers.forEach(one -> one.accept(display));
+    } catch (RuntimeException e) {
+      LOG.warn("The check of {} was not kept", display, e);
+    }
   }
 
   private static ProofRun failed(int version, String why) {

@@ -1,5 +1,6 @@
 package hamper.server.safety;
 
+import hamper.capture.CaptureReader;
 import hamper.files.DisplayFile;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ReadListener;
@@ -9,33 +10,39 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /** No body is read beyond the largest file that is taken, whatever its length is said to be. */
 @Component
 class BodyLimitFilter extends OncePerRequestFilter {
-  /** One more than a file has, so that whoever reads files can tell which are too large (bytes). */
-  private static final long MOST = DisplayFile.MOST_BYTES + 1L;
+  private static final long MOST = DisplayFile.MOST_BYTES;
+
+  /** Captures go to the disk, and are never in memory whole. */
+  private static final Pattern CAPTURES = Pattern.compile("/api/displays/[^/]+/capture");
 
   @Override
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
-    chain.doFilter(new Limited(request), response);
+    boolean capture = CAPTURES.matcher(request.getRequestURI()).matches();
+    chain.doFilter(new Limited(request, capture ? CaptureReader.MOST_FILE : MOST), response);
   }
 
   private static final class Limited extends HttpServletRequestWrapper {
+    private final long most;
     private ServletInputStream body;
 
-    Limited(HttpServletRequest request) {
+    Limited(HttpServletRequest request, long most) {
       super(request);
+      this.most = most;
     }
 
     @Override
     public ServletInputStream getInputStream() throws IOException {
       if (body == null) {
-        body = new LimitedStream(super.getInputStream());
+        body = new LimitedStream(super.getInputStream(), most);
       }
       return body;
     }
@@ -43,10 +50,13 @@ class BodyLimitFilter extends OncePerRequestFilter {
 
   private static final class LimitedStream extends ServletInputStream {
     private final ServletInputStream stream;
-    private long left = MOST;
+    private final long most;
+    private long left;
 
-    LimitedStream(ServletInputStream stream) {
+    LimitedStream(ServletInputStream stream, long most) {
       this.stream = stream;
+      this.most = most;
+      left = most + 1; // so that whoever reads files can tell which are too large
     }
 
     @Override
@@ -60,7 +70,7 @@ class BodyLimitFilter extends OncePerRequestFilter {
       int count = stream.read(target, offset, length);
       left -= Math.max(0, count);
       if (left < 0) {
-        throw new BodyTooLargeException(DisplayFile.MOST_BYTES);
+        throw new BodyTooLargeException(most);
       }
       return count;
     }

@@ -4,7 +4,7 @@ import java.io.IOException;
 
 /** A body is longer than any that is taken. */
 public final class BodyTooLargeException extends IOException {
-  BodyTooLargeException(int most) {
+  BodyTooLargeException(long most) {
     super("The body is larger than %,d bytes, the most that is taken".formatted(most));
   }
 }

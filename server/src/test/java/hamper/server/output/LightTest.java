@@ -11,13 +11,17 @@ import hamper.facts.Facts;
 import hamper.facts.RunFacts;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
+import hamper.pattern.Pattern;
+import hamper.pattern.PatternKind;
 import hamper.samples.RandomYards;
 import hamper.send.FrameLayout;
 import hamper.send.FrameLayouts;
 import hamper.send.Light;
 import hamper.send.Lights;
 import hamper.send.Meant;
+import hamper.send.MeantPort;
 import hamper.send.Ramp;
+import hamper.send.Target;
 import hamper.send.Targets;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
@@ -45,7 +49,8 @@ class LightTest {
         byte[] frame = new byte[layout.length()];
         Light light = Light.of(facts, own, layout);
         light.dark(frame);
-        light.spots().forEach(spot -> light.white(frame, spot, 80, 30, false));
+        Lights.Hold white = Lights.Hold.white("Ann", Targets.ALL, Ramp.steady(80), 30);
+        light.spots().forEach(spot -> light.light(frame, spot, white, 80, false, 0));
         look(facts, own, layout, frame, LEVEL);
         light.dark(frame);
         look(facts, own, layout, frame, 0);
@@ -53,6 +58,103 @@ class LightTest {
     }
     assertThat(lit).isGreaterThan(10_000);
     assertThat(kept).isGreaterThan(500);
+  }
+
+  /** Whatever is put on everything, by whomever: what was not armed stays as it rests. */
+  @Test
+  void noPatternMovesWhatIsNotArmed() {
+    long safe = 0;
+    for (long seed = 1; seed <= 60; seed++) {
+      Facts facts = Facts.of(RandomYards.of(CatalogueFiles.shipped(), seed));
+      Map<String, FrameLayout> layouts = FrameLayouts.of(facts);
+      for (ControllerFacts own : facts.controllers()) {
+        FrameLayout layout = layouts.get(own.controller().id());
+        Light light = Light.of(facts, own, layout);
+        byte[] rests = new byte[layout.length()];
+        light.dark(rests);
+        for (PatternKind kind : PatternKind.values()) {
+          byte[] frame = rests.clone();
+          Lights.Hold hold = hold(Pattern.of(kind), 100);
+          for (long millis = 0; millis < 9_000; millis += 1_100) {
+            long now = millis;
+            light.spots().forEach(spot -> light.light(frame, spot, hold, 100, false, now));
+          }
+          for (Light.Mover mover : light.movers().values()) {
+            for (int place : mover.places()) {
+              assertThat(frame[place]).as(kind + " " + seed).isEqualTo(rests[place]);
+              safe++;
+            }
+          }
+        }
+      }
+    }
+    assertThat(safe).isGreaterThan(10_000);
+  }
+
+  private static Lights.Hold hold(Pattern pattern, int ceiling) {
+    return new Lights.Hold("Ann", Targets.ALL, pattern, 0, Ramp.steady(100), Map.of(), ceiling);
+  }
+
+  /**
+   * What results never exceeds the ceiling, whatever the device takes off itself; and where the
+   * device is known to do that, it is what was asked for, as far as it can be.
+   */
+  @Test
+  void theLightThatResultsIsWhatWasAskedFor() {
+    long exact = 0;
+    for (long seed = 1; seed <= 100; seed++) {
+      Facts facts = Facts.of(RandomYards.of(CatalogueFiles.shipped(), seed));
+      Map<String, FrameLayout> layouts = FrameLayouts.of(facts);
+      int ceiling = (int) (seed * 7 % 100) + 1;
+      int percent = (int) (seed * 13 % 100) + 1;
+      for (ControllerFacts own : facts.controllers()) {
+        FrameLayout layout = layouts.get(own.controller().id());
+        Light light = Light.of(facts, own, layout);
+        for (boolean known : new boolean[] {true, false}) {
+          byte[] frame = new byte[layout.length()];
+          light.dark(frame);
+          Lights.Hold hold = hold(Pattern.WHITE, ceiling);
+          light.spots().forEach(spot -> light.light(frame, spot, hold, percent, known, 0));
+          Set<Integer> kept = new HashSet<>();
+          light
+              .movers()
+              .values()
+              .forEach(mover -> Arrays.stream(mover.places()).forEach(kept::add));
+          exact += results(facts, own, layout, frame, kept, ceiling, percent, known);
+        }
+      }
+    }
+    assertThat(exact).isGreaterThan(100_000);
+  }
+
+  /** How many bytes show just what was asked for; none shows more than it may. */
+  private static long results(
+      Facts facts,
+      ControllerFacts own,
+      FrameLayout layout,
+      byte[] frame,
+      Set<Integer> kept,
+      int ceiling,
+      int percent,
+      boolean known) {
+    long exact = 0;
+    for (RunFacts run : own.runs()) {
+      boolean pixels = run.port().kind() == PortKind.PIXEL && !run.placements().isEmpty();
+      MeantPort meant = pixels ? Meant.of(facts.plan(), own.controller(), run, layout) : null;
+      for (int i = 0; pixels && i < meant.places().length; i++) {
+        if (kept.contains(meant.places()[i])) {
+          continue; // the plan lets a circuit share its channel, which rests as it is
+        }
+        int shown = meant.shown(frame, i);
+        int takes = meant.percent()[i];
+        assertThat(shown).isLessThanOrEqualTo((255 * ceiling + 99) / 100);
+        double asked = Math.min(ceiling, percent * takes / 100.0);
+        // one that is not known may be brighter than it was planned, and is sent less
+        boolean just = Math.abs(shown - 255 * asked / 100) <= 1.5;
+        exact += known && just && meant.places()[i] >= 0 ? 1 : 0;
+      }
+    }
+    return exact;
   }
 
   /** Two strings, one of which the device dims to 25 %: that one is not dimmed twice. */
@@ -75,7 +177,7 @@ class LightTest {
     Map<String, FrameLayout> layouts = FrameLayouts.of(facts);
     Lights lights = Lights.of(facts, layouts);
     byte[] frame = new byte[layouts.get("k").length()];
-    Lights.Hold all = new Lights.Hold("Ann", Targets.ALL, Ramp.steady(100), 30);
+    Lights.Hold all = Lights.Hold.white("Ann", Targets.ALL, Ramp.steady(100), 30);
     lights.fill("k", frame, List.of(all), Map.of(), Set.of("k"), 0);
     assertThat(levels(frame)).as("25 %% of full results, under the ceiling").startsWith(255, 255);
     assertThat(levels(frame)[6]).isEqualTo(LEVEL);
@@ -83,15 +185,14 @@ class LightTest {
     assertThat(levels(frame)).as("not read back: 100 %% is assumed").startsWith(LEVEL, LEVEL);
 
     Lights.Hold one =
-        new Lights.Hold("Bo", new Targets(Set.of("b"), Set.of(), Set.of()), Ramp.steady(10), 30);
+        Lights.Hold.white("Bo", Targets.of(new Target.OfProp("b")), Ramp.steady(10), 30);
     lights.fill("k", frame, List.of(one), Map.of(), Set.of(), 0);
     assertThat(levels(frame)).startsWith(0, 0, 0, 0, 0, 0, 25, 25);
     assertThat(lights.hits(one.what())).isEqualTo(1);
     assertThat(lights.clash(Targets.ALL, "Ann", List.of(one)))
         .contains(new Lights.Clash("b1", "Bo"));
     assertThat(lights.clash(Targets.ALL, "Bo", List.of(one))).isEmpty();
-    assertThat(lights.clash(new Targets(Set.of(), Set.of("a1"), Set.of()), "Ann", List.of(one)))
-        .isEmpty();
+    assertThat(lights.clash(Targets.of(new Target.OfPiece("a1")), "Ann", List.of(one))).isEmpty();
   }
 
   private static int[] levels(byte[] frame) {

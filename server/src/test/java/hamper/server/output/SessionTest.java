@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
+import hamper.pattern.Pattern;
 import hamper.send.Targets;
 import hamper.server.live.LiveDisplay;
 import hamper.standin.Clock;
@@ -53,7 +54,7 @@ class SessionTest {
       """;
 
   private static final Output.Wanted NOTHING_MORE =
-      new Output.Wanted("d", "Ann", Targets.ALL, 100, 30, 60, Set.of(), Set.of());
+      new Output.Wanted("d", "Ann", Targets.ALL, Pattern.WHITE, 100, 30, 60, Set.of(), Set.of());
 
   private final AtomicReference<LiveDisplay.Look> look = new AtomicReference<>();
   private final AtomicLong clock = new AtomicLong(1_000_000);
@@ -96,7 +97,7 @@ class SessionTest {
   }
 
   private void light() {
-    session.light("Ann", NOTHING_MORE.what(), 100, 30, 60);
+    session.light(NOTHING_MORE);
     session.start();
   }
 

@@ -27,6 +27,7 @@ import org.junit.jupiter.params.provider.ValueSource;
  *   <li>first: with an engine that lost edits (docs/decisions/9)
  *   <li>second: the last whose log holds edits with whole records, before they said what changes
  *   <li>third: the last that held nothing of what was handed over
+ *   <li>fourth: the last that held nothing of what was seen in trials
  * </ul>
  */
 class EarlierFoldersTest {
@@ -36,7 +37,7 @@ class EarlierFoldersTest {
   private String version = "first";
 
   @ParameterizedTest
-  @ValueSource(strings = {"first", "second", "third"})
+  @ValueSource(strings = {"first", "second", "third", "fourth"})
   void aFolderOfAnEarlierServerOpensAndIsUndoneToItsBeginning(String of) throws IOException {
     version = of;
     unpack("server.mv.db");

@@ -166,12 +166,20 @@ class LiveTest {
       JsonNode lit = JSON.readTree(yard.await("devices"));
       desk.tell("");
       assertThat(desk.await("stopped")).contains("it was stopped");
-      Thread.sleep(500); // what is on the cable arrives
-      yard.tell("");
-      JsonNode dark = JSON.readTree(yard.await("devices"));
-      assertThat(levels(dark)).as("dark at the end").containsExactly(0);
+      assertThat(levelsAtTheEnd(yard)).as("dark at the end").containsExactly(0);
       return lit;
     }
+  }
+
+  /** What devices show once all that is on the cable has arrived: within two seconds. */
+  private static Set<Integer> levelsAtTheEnd(HostProcess yard) throws Exception {
+    Set<Integer> levels = Set.of();
+    for (int i = 0; i < 20 && !levels.equals(Set.of(0)); i++) {
+      Thread.sleep(100);
+      yard.tell("");
+      levels = levels(JSON.readTree(yard.await("devices")));
+    }
+    return levels;
   }
 
   /** All devices of the plan took what they were told, over the cable, and have it. */

@@ -28,12 +28,21 @@ final class TwoHosts implements AutoCloseable {
    * @throws IOException where this machine lets nobody make namespaces, with the reason
    */
   static TwoHosts joined(List<String> devices) throws IOException {
+    return joined(List.of(DESK), devices);
+  }
+
+  /**
+   * @param desks addresses of the host where Hamper runs
+   * @param devices addresses of the yard's devices
+   * @throws IOException where this machine lets nobody make namespaces, with the reason
+   */
+  static TwoHosts joined(List<String> desks, List<String> devices) throws IOException {
     TwoHosts hosts = new TwoHosts("hp" + ProcessHandle.current().pid() % 100_000);
     try {
       run("ip", "netns", "add", hosts.desk);
       run("ip", "netns", "add", hosts.yard);
       run("ip", "link", "add", hosts.desk, "type", "veth", "peer", "name", hosts.yard);
-      hosts.plug(hosts.desk, List.of(DESK));
+      hosts.plug(hosts.desk, desks);
       hosts.plug(hosts.yard, devices);
       return hosts;
     } catch (IOException e) {

@@ -1,0 +1,2 @@
+/** What is on the network beside what is planned to be there. */
+package hamper.listen;

@@ -1,0 +1,299 @@
+package hamper.paper;
+
+import hamper.address.IpAddress;
+import hamper.address.Protocol;
+import hamper.address.UniverseChannel;
+import hamper.catalog.PortGroup;
+import hamper.catalog.PortKind;
+import hamper.check.Checks;
+import hamper.check.Finding;
+import hamper.check.Severity;
+import hamper.display.Controller;
+import hamper.display.HungLeg;
+import hamper.display.Piece;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Section;
+import hamper.display.SerialDimmer;
+import hamper.display.SlotPiece;
+import hamper.display.Wall;
+import hamper.facts.ControllerFacts;
+import hamper.facts.Facts;
+import hamper.facts.RunFacts;
+import hamper.load.FeedLoad;
+import hamper.paper.CrewSheet.Fact;
+import hamper.paper.CrewSheet.FeedRow;
+import hamper.paper.CrewSheet.LegRow;
+import hamper.paper.CrewSheet.PortRow;
+import hamper.paper.CrewSheet.PortsOf;
+import hamper.resolve.Placement;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** Makes the sheets of a display's controllers. */
+public final class Crew {
+  private final Facts facts;
+  private final Plan plan;
+  private final Map<String, List<String>> cautions = new HashMap<>();
+
+  private Crew(Facts facts) {
+    this.facts = facts;
+    plan = facts.plan();
+    for (Finding one : Checks.run(facts)) {
+      if (one.severity() != Severity.HINT) {
+        one.subjects().stream()
+            .flatMap(subject -> controllerOf(subject.controller(), subject.port()).stream())
+            .distinct()
+            .forEach(
+                id -> cautions.computeIfAbsent(id, key -> new ArrayList<>()).add(one.message()));
+      }
+    }
+  }
+
+  private static Optional<String> controllerOf(
+      Optional<String> controller, Optional<PortRef> port) {
+    return controller.or(() -> port.map(PortRef::controller));
+  }
+
+  /** One for each controller and host that anything can be plugged into, in list order. */
+  public static List<CrewSheet> of(Facts facts) {
+    Crew crew = new Crew(facts);
+    return facts.controllers().stream().map(crew::sheet).toList();
+  }
+
+  private CrewSheet sheet(ControllerFacts own) {
+    Controller controller = own.controller();
+    return new CrewSheet(
+        controller.id(),
+        controller.tag(),
+        controller.name(),
+        plan.modelOf(controller).title(),
+        facts(own),
+        groups(own),
+        walls(own),
+        cautions.getOrDefault(controller.id(), List.of()).stream().distinct().toList());
+  }
+
+  private List<Fact> facts(ControllerFacts own) {
+    Controller controller = own.controller();
+    List<Fact> all = new ArrayList<>();
+    all.add(
+        new Fact("Address", controller.address().map(IpAddress::text).orElse("none is planned")));
+    if (controller.protocol() != Protocol.NONE) {
+      all.add(
+          new Fact(
+              "Takes",
+              "%s by %s"
+                  .formatted(
+                      controller.protocol().title(),
+                      controller.transport().name().toLowerCase(Locale.ROOT))));
+      own.block()
+          .firstUniverse()
+          .ifPresent(
+              first ->
+                  all.add(
+                      new Fact(
+                          "Universes",
+                          own.block().flowingUniverses() == 1
+                              ? "" + first
+                              : first + "–" + (first + own.block().flowingUniverses() - 1))));
+    }
+    controller
+        .settings()
+        .zone()
+        .flatMap(id -> plan.zones().find(id))
+        .ifPresent(zone -> all.add(new Fact("Zone", zone.name())));
+    controller
+        .settings()
+        .enclosure()
+        .flatMap(id -> plan.enclosures().find(id))
+        .ifPresent(box -> all.add(new Fact("Enclosure", box.name())));
+    String supplies =
+        controller.powered().stream()
+            .map(
+                one ->
+                    "%s: %s"
+                        .formatted(one.socket().title(), plan.existingSupply(one.supply()).name()))
+            .collect(Collectors.joining("; "));
+    if (!supplies.isEmpty()) {
+      all.add(new Fact("Power", supplies));
+    }
+    plan.modelOf(controller).ports().stream()
+        .filter(group -> group.fuseAmps().isPresent())
+        .forEach(group -> all.add(new Fact("Fuse of each socket", amps(group.fuseAmps().get()))));
+    if (!controller.settings().note().isEmpty()) {
+      all.add(new Fact("Note", controller.settings().note()));
+    }
+    return all;
+  }
+
+  private static String amps(double amps) {
+    return number(amps) + " A";
+  }
+
+  private static String number(double value) {
+    return value == Math.rint(value)
+        ? String.format(Locale.ROOT, "%.0f", value)
+        : String.format(Locale.ROOT, "%.1f", value);
+  }
+
+  private List<PortsOf> groups(ControllerFacts own) {
+    Controller controller = own.controller();
+    Map<PortRef, RunFacts> hung = new HashMap<>();
+    own.runs().forEach(run -> hung.put(run.port(), run));
+    Map<String, List<PortRow>> groups = new LinkedHashMap<>();
+    for (PortGroup group : plan.modelOf(controller).ports()) {
+      int ports = plan.modeOf(controller, group.kind()).map(mode -> mode.ports()).orElse(0);
+      for (int number = 1; number <= ports; number++) {
+        PortRef port = new PortRef(controller.id(), group.kind(), number);
+        String title = title(group, number, ports);
+        groups
+            .computeIfAbsent(title, key -> new ArrayList<>())
+            .add(row(controller, group, port, Optional.ofNullable(hung.remove(port))));
+      }
+    }
+    // what hangs where the model has no port is a fault, and is on paper all the same
+    hung.values()
+        .forEach(
+            run ->
+                groups
+                    .computeIfAbsent("Not there", key -> new ArrayList<>())
+                    .add(row(controller, null, run.port(), Optional.of(run))));
+    List<PortsOf> all = new ArrayList<>();
+    groups.forEach((title, ports) -> all.add(new PortsOf(title, ports)));
+    return all;
+  }
+
+  private static String title(PortGroup group, int number, int ports) {
+    String kind = kindTitle(group.kind());
+    return group
+        .banks()
+        .map(banks -> "%s, bank %d".formatted(kind, (number - 1) / banks.ports() + 1))
+        .orElse(kind);
+  }
+
+  private static String kindTitle(PortKind kind) {
+    return switch (kind) {
+      case PIXEL -> "Pixel ports";
+      case RELAY -> "Circuits";
+      case PANEL -> "Panel outputs";
+      case DMX -> "DMX lines";
+      case SERIAL -> "Serial lines";
+    };
+  }
+
+  private PortRow row(
+      Controller controller, PortGroup group, PortRef port, Optional<RunFacts> run) {
+    List<LegRow> legs = new ArrayList<>();
+    List<FeedRow> feeds = new ArrayList<>();
+    int places = 0;
+    if (run.isPresent()) {
+      Map<Integer, List<Placement>> placed =
+          run.get().placements().stream().collect(Collectors.groupingBy(Placement::leg));
+      for (HungLeg leg : run.get().run().legs()) {
+        legs.add(
+            leg(
+                controller,
+                run.get().run().boxes(),
+                leg,
+                placed.getOrDefault(leg.index(), List.of())));
+      }
+      run.get().power().stream().flatMap(power -> power.feeds()).forEach(one -> feed(one, feeds));
+      places = run.get().run().places();
+    }
+    return new PortRow(port, plan.written(port), at(group, port), legs, feeds, places);
+  }
+
+  private static String at(PortGroup group, PortRef port) {
+    boolean named = group != null && port.port() <= group.pins().size();
+    return named ? group.pins().get(port.port() - 1) : "";
+  }
+
+  private LegRow leg(Controller controller, boolean boxes, HungLeg leg, List<Placement> placed) {
+    Piece piece = leg.at().piece();
+    boolean string = piece instanceof PixelString;
+    return new LegRow(
+        piece.id(),
+        leg.at().title(),
+        leg.at()
+            .prop()
+            .zone()
+            .flatMap(id -> plan.zones().find(id))
+            .map(zone -> zone.name())
+            .orElse(""),
+        leg.start() + 1,
+        pixels(piece),
+        leg.leg().nullPixels(),
+        string && leg.at().string().sections().stream().allMatch(Section::backward),
+        string ? leg.at().string().dataIn() : "",
+        placed.isEmpty() ? "" : slot(controller, placed.get(0), true),
+        placed.isEmpty() ? "" : slot(controller, placed.get(placed.size() - 1), false),
+        set(piece),
+        leg.at().type().map(type -> type.name()).orElse(what(piece)),
+        leg.leg().cableMetres(),
+        boxes ? Optional.of(leg.leg().box().orElse(1)) : Optional.empty(),
+        leg.leg().mirrorOf().isPresent());
+  }
+
+  private static int pixels(Piece piece) {
+    if (piece instanceof PixelString string) {
+      return string.pixels();
+    }
+    return piece instanceof Wall wall ? wall.pixels() : 0;
+  }
+
+  private static String what(Piece piece) {
+    if (piece instanceof SlotPiece slots) {
+      return slots.channels() + " slots";
+    } else if (piece instanceof SerialDimmer dimmer) {
+      return dimmer.circuits() + " circuits";
+    } else if (piece instanceof Wall wall) {
+      return "%d × %d pixels".formatted(wall.width(), wall.height());
+    }
+    return "circuit";
+  }
+
+  private static String set(Piece piece) {
+    if (piece instanceof SlotPiece slots) {
+      return "slot " + slots.slot();
+    }
+    return piece instanceof SerialDimmer dimmer ? "unit " + dimmer.unit() : "";
+  }
+
+  /** As it is written in the address table: universe and channel, on DDP the byte. */
+  private static String slot(Controller controller, Placement at, boolean first) {
+    if (controller.protocol() == Protocol.DDP) {
+      return at.controllerChannels()
+          .map(span -> "byte " + ((first ? span.start() : span.last()) - 1))
+          .orElse("");
+    }
+    Optional<UniverseChannel> slot = first ? at.start() : at.end();
+    return slot.map(one -> one.universe() + ":" + one.channel()).orElse("");
+  }
+
+  private static void feed(FeedLoad one, List<FeedRow> feeds) {
+    if (one.at().isPresent()) {
+      feeds.add(
+          new FeedRow(
+              one.position(),
+              one.supply().map(supply -> supply.name()).orElse("no supply"),
+              "%s, %s m".formatted(one.gauge().text(), number(one.lead().metres())),
+              one.fuseAmps()));
+    }
+  }
+
+  private List<WallSheet> walls(ControllerFacts own) {
+    return own.runs().stream()
+        .flatMap(run -> run.run().legs().stream())
+        .filter(leg -> leg.at().piece() instanceof Wall)
+        .map(leg -> WallSheet.front(leg.at().title(), (Wall) leg.at().piece()))
+        .toList();
+  }
+}

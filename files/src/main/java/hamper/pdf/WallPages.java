@@ -1,0 +1,67 @@
+package hamper.pdf;
+
+import hamper.paper.WallSheet;
+import hamper.paper.WallSheet.Arrow;
+import hamper.paper.WallSheet.Panel;
+import java.io.IOException;
+import java.util.Map;
+
+/** Draws walls panel by panel, from the front and from behind. */
+final class WallPages {
+  private static final Map<Arrow, String> ARROWS =
+      Map.of(
+          Arrow.LEFT,
+          "←",
+          Arrow.RIGHT,
+          "→",
+          Arrow.UP,
+          "↑",
+          Arrow.DOWN,
+          "↓",
+          Arrow.FAR,
+          "↯",
+          Arrow.END,
+          "■");
+
+  private static final float MOST_CELL = 150;
+  private static final float LEAST_CELL = 26;
+
+  private WallPages() {}
+
+  static void draw(Sheets sheets, String tag, WallSheet wall) throws IOException {
+    side(sheets, tag, wall);
+    side(sheets, tag, wall.fromBehind());
+  }
+
+  private static void side(Sheets sheets, String tag, WallSheet wall) throws IOException {
+    String side = wall.behind() ? "from BEHIND" : "from the FRONT";
+    sheets.begin("%s  %s, %s".formatted(tag, wall.title(), side));
+    sheets.paragraph(
+        "Seen "
+            + side
+            + ". Numbers: the way of data, panel by panel, to the last ■. ↯: on to the far end of the"
+            + " next line.",
+        0,
+        sheets.width(),
+        10.5f,
+        false);
+    sheets.skip(8);
+    float cell =
+        Math.max(LEAST_CELL, Math.min(MOST_CELL, sheets.width() / Math.max(1, wall.columns())));
+    for (var row : wall.rows()) {
+      sheets.need(cell);
+      float y = sheets.at();
+      for (int column = 0; column < row.size(); column++) {
+        Panel panel = row.get(column);
+        float x = column * cell;
+        sheets.rectangle(x, y, cell, cell, -1);
+        sheets.write("" + panel.number(), x + 4, y + 15, 14, true);
+        sheets.write(ARROWS.get(panel.next()), x + 4, y + cell - 5, 12, true);
+        if (!panel.card().isEmpty() && cell > 60) {
+          sheets.write(panel.card(), x + 22, y + cell - 5, 10, false);
+        }
+      }
+      sheets.skip(cell);
+    }
+  }
+}

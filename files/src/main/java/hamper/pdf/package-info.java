@@ -1,0 +1,2 @@
+/** Sheets as PDF: text is text, and drawings are lines. */
+package hamper.pdf;

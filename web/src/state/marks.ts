@@ -1,0 +1,58 @@
+import { defineStore } from 'pinia'
+import { computed, shallowRef, watch } from 'vue'
+import { api } from '../api/client'
+import type { TrialMarks } from '../api/types'
+import { useDisplay } from './display'
+
+/** So long changes are gathered before it is asked which marks still hold (ms). */
+const GATHER = 150
+
+/** Strings that a person has seen right, and the last check of the whole plan. */
+export const useMarks = defineStore('marks', () => {
+  const display = useDisplay()
+  const now = shallowRef<TrialMarks>()
+  let timer = 0
+
+  async function look() {
+    const id = display.view?.id
+    const answer = id && (await api.marks(id).catch(() => undefined))
+    if (answer && id === display.view?.id) {
+      now.value = answer
+    }
+  }
+  watch(
+    [() => display.view?.id, () => display.view?.version, () => display.besides],
+    ([id], before) => {
+      if (id !== before?.[0]) {
+        now.value = undefined
+      }
+      window.clearTimeout(timer)
+      timer = window.setTimeout(() => void look(), GATHER)
+    },
+    { immediate: true },
+  )
+
+  const seen = computed(() => new Map(now.value?.seen.map((one) => [one.piece, one])))
+  const strings = computed(() => now.value?.strings ?? 0)
+  /** Whether anybody has seen anything yet: before that nothing is missed. */
+  const begun = computed(() => seen.value.size > 0)
+
+  /** What the last check of the whole plan on stand-ins says of the plan as it is now. */
+  const check = computed<'NONE' | 'CHANGED' | 'NOT_CLEAN' | 'CLEAN'>(() => {
+    const last = now.value?.checked
+    if (!last) {
+      return 'NONE'
+    }
+    if (last.version !== display.view?.version) {
+      return 'CHANGED'
+    }
+    return last.wrong + last.refused ? 'NOT_CLEAN' : 'CLEAN'
+  })
+
+  async function mark(pieces: string[], right: boolean) {
+    const answer = await display.attempt(() => api.mark(display.view!.id, pieces, right))
+    now.value = answer ?? now.value
+  }
+
+  return { now, seen, check, strings, begun, look, mark }
+})
