@@ -20,25 +20,24 @@ const at = ref(0)
 const open = ref(false)
 const box = ref<HTMLInputElement>()
 
-/** Pixels that an address was asked for. */
-const spots = shallowRef<Found[]>([])
-const found = computed(() =>
-  spots.value.length ? spots.value : display.view ? find(display.view, query.value) : [],
-)
+/** Pixels that an address was asked for; none where the text asks for no address. */
+const spots = shallowRef<Found[]>()
+const locatingNow = ref(false)
+const found = computed(() => spots.value ?? (display.view ? find(display.view, query.value) : []))
 let locating: AbortController | undefined
 async function locate() {
   locating?.abort()
-  spots.value = []
   const asked = display.view && lookup(display.view, query.value.trim())
+  spots.value = asked && []
+  locatingNow.value = asked !== undefined
   if (!asked) {
     return
   }
   const mine = (locating = new AbortController())
-  try {
-    const answer = await api.locate(display.view!.id, asked, mine.signal)
-    spots.value = locating === mine ? answer.map(foundSpot) : spots.value
-  } catch {
-    // nothing is there, which the list says
+  const answer = await api.locate(display.view!.id, asked, mine.signal).catch(() => [])
+  if (locating === mine) {
+    spots.value = answer.map(foundSpot)
+    locatingNow.value = false
   }
 }
 watch(query, () => {
@@ -159,7 +158,9 @@ function leave() {
     <kbd class="mono quiet" aria-hidden="true">/</kbd>
     <ul v-show="open" id="finds" class="finds" role="listbox" aria-label="Found">
       <li v-if="found.length === 0" class="quiet none" role="option" aria-selected="false">
-        Nothing is called that
+        {{
+          locatingNow ? 'Looking …' : spots ? 'Nothing answers to that' : 'Nothing is called that'
+        }}
       </li>
       <li
         v-for="(one, index) in found"

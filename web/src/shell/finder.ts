@@ -1,6 +1,6 @@
 import type { Target } from '../state/targets'
 import type { RouteLocationRaw } from 'vue-router'
-import type { DisplayView, Edit, LaneView, LegView, SectionView, Subject } from '../api/types'
+import type { DisplayView, Edit, LaneView, Subject } from '../api/types'
 import { commands, completions } from './grammar'
 import { places } from './places'
 
@@ -26,31 +26,6 @@ const MOST = 12
 
 function laneSubject(lane: LaneView): Subject {
   return { controller: lane.port.controller, port: lane.port }
-}
-
-function legSubject(lane: LaneView, leg: LegView): Subject {
-  return { controller: lane.port.controller, port: lane.port, piece: leg.piece }
-}
-
-/** What answers to universe:channel. */
-function atAddress(display: DisplayView, universe: number, channel: number): Found[] {
-  /** Slots in order over all universes, of which none has as many as 1000. */
-  const place = (at: { universe: number; channel: number }) => at.universe * 1000 + at.channel
-  const slot = place({ universe, channel })
-  const covers = ({ startAt, endAt }: SectionView) =>
-    startAt !== undefined && endAt !== undefined && place(startAt) <= slot && slot <= place(endAt)
-  return display.controllers.flatMap((controller) =>
-    controller.lanes.flatMap((lane) =>
-      lane.legs
-        .filter((leg) => leg.sections.some(covers))
-        .map((leg) => ({
-          key: `address-${leg.piece}`,
-          title: `${leg.title} answers to ${universe}:${channel}`,
-          detail: lane.written,
-          subject: legSubject(lane, leg),
-        })),
-    ),
-  )
 }
 
 /** Places, zones, subnets, props and what a controller is fed by. */
@@ -132,15 +107,11 @@ function pieces(display: DisplayView) {
   return display.props.flatMap((prop) => prop.pieces)
 }
 
-/** Finds by name, address ("12:301"), port ("K1-7") or IP address, and reads commands. */
+/** Finds by name, port ("K1-7") or IP address, and reads commands. */
 export function find(display: DisplayView, query: string): Found[] {
   const text = query.trim()
   if (!text) {
     return []
-  }
-  const address = /^(\d+):(\d+)$/.exec(text)
-  if (address) {
-    return atAddress(display, Number(address[1]), Number(address[2])).slice(0, MOST)
   }
   const wanted = text.toLowerCase()
   const commanded = commands(display, text)
