@@ -74,7 +74,8 @@ class ArchitectureTest {
           .definedBy("hamper.paper..")
           .whereLayer("paper")
           .mayOnlyAccessLayers(
-              "value", "address", "catalog", "display", "resolve", "load", "facts", "check")
+              "value", "address", "catalog", "display", "resolve", "load", "config", "facts",
+              "sheet", "check")
           .whereLayer("listen")
           .mayOnlyAccessLayers(
               "value", "address", "display", "resolve", "config", "facts", "wire", "send")

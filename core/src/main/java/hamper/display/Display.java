@@ -26,6 +26,7 @@ import java.util.stream.Collectors;
  * @param enclosures what is built together
  * @param links network cables between them
  * @param accepted risks and hints that somebody takes
+ * @param workshop tags, spares and stock
  */
 public record Display(
     String name,
@@ -39,7 +40,8 @@ public record Display(
     SitePower power,
     List<Enclosure> enclosures,
     List<Link> links,
-    List<Accepted> accepted) {
+    List<Accepted> accepted,
+    Workshop workshop) {
 
   /**
    * @throws RefusedException with the place of the first thing that cannot be
@@ -86,7 +88,8 @@ public record Display(
         SitePower.NONE,
         List.of(),
         List.of(),
-        List.of());
+        List.of(),
+        Workshop.NONE);
   }
 
   public static Display empty(String name) {
@@ -132,6 +135,10 @@ public record Display(
 
   public Display withAccepted(List<Accepted> newAccepted) {
     return RecordShape.with(this, "accepted", newAccepted);
+  }
+
+  public Display withWorkshop(Workshop newWorkshop) {
+    return RecordShape.with(this, "workshop", newWorkshop);
   }
 
   public Display withNameAndSettings(String newName, DisplaySettings newSettings) {

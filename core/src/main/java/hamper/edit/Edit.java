@@ -66,6 +66,10 @@ public sealed interface Edit
         PutLink,
         SetLinks,
         RemoveLink,
+        GiveTags,
+        SetTag,
+        SetWorkshop,
+        SetStock,
         Restore {
 
   /**

@@ -12,6 +12,7 @@ import hamper.display.Plan;
 import hamper.display.Prop;
 import hamper.display.SitePower;
 import hamper.display.Subnet;
+import hamper.display.Workshop;
 import hamper.display.Zone;
 import hamper.value.Require;
 import java.util.HashMap;
@@ -41,7 +42,8 @@ public record Restore(
     Optional<SitePower> power,
     Optional<Parts<Enclosure>> enclosures,
     Optional<Parts<Link>> links,
-    Optional<List<Accepted>> accepted)
+    Optional<List<Accepted>> accepted,
+    Optional<Workshop> workshop)
     implements Edit {
 
   /**
@@ -75,7 +77,8 @@ public record Restore(
         from.power().equals(to.power()) ? Optional.empty() : Optional.of(to.power()),
         parts(from.enclosures(), to.enclosures(), Enclosure::id),
         parts(from.links(), to.links(), Link::id),
-        from.accepted().equals(to.accepted()) ? Optional.empty() : Optional.of(to.accepted()));
+        from.accepted().equals(to.accepted()) ? Optional.empty() : Optional.of(to.accepted()),
+        from.workshop().equals(to.workshop()) ? Optional.empty() : Optional.of(to.workshop()));
   }
 
   @Override
@@ -93,7 +96,8 @@ public record Restore(
         power.orElse(now.power()),
         apply(enclosures, now.enclosures(), Enclosure::id),
         apply(links, now.links(), Link::id),
-        accepted.orElse(now.accepted()));
+        accepted.orElse(now.accepted()),
+        workshop.map(was -> was.restoredOver(now.workshop())).orElse(now.workshop()));
   }
 
   @Override

@@ -17,6 +17,7 @@ import hamper.display.PortRef;
 import hamper.display.Section;
 import hamper.display.SerialDimmer;
 import hamper.display.SlotPiece;
+import hamper.display.Tag;
 import hamper.display.Wall;
 import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
@@ -42,10 +43,12 @@ public final class Crew {
   private final Facts facts;
   private final Plan plan;
   private final Map<String, List<String>> cautions = new HashMap<>();
+  private final Map<Tag.On, String> tags;
 
   private Crew(Facts facts) {
     this.facts = facts;
     plan = facts.plan();
+    tags = plan.display().workshop().byThing();
     for (Finding one : Checks.run(facts)) {
       if (one.severity() != Severity.HINT) {
         one.subjects().stream()
@@ -239,7 +242,9 @@ public final class Crew {
         leg.at().type().map(type -> type.name()).orElse(what(piece)),
         leg.leg().cableMetres(),
         boxes ? Optional.of(leg.leg().box().orElse(1)) : Optional.empty(),
-        leg.leg().mirrorOf().isPresent());
+        leg.leg().mirrorOf().isPresent(),
+        tags.getOrDefault(Tag.On.string(piece.id()), ""),
+        tags.getOrDefault(Tag.On.cable(piece.id()), ""));
   }
 
   private static int pixels(Piece piece) {

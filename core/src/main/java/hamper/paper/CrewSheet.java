@@ -1,7 +1,9 @@
 package hamper.paper;
 
 import hamper.display.PortRef;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -37,7 +39,7 @@ public record CrewSheet(
    *
    * @param title such as "Pixel ports, bank 2"
    */
-  public record PortsOf(String title, List<PortRow> ports) {
+  public record PortsOf(String title, List<PortRow> ports) implements Block {
     public PortsOf {
       ports = List.copyOf(ports);
     }
@@ -65,6 +67,42 @@ public record CrewSheet(
   }
 
   /**
+   * The sheet, and one more for each side of each wall.
+   *
+   * @return at least one
+   */
+  public List<Sheet> sheets() {
+    List<Block> blocks = new ArrayList<>();
+    blocks.add(new Block.Facts(facts));
+    if (!cautions.isEmpty()) {
+      blocks.add(new Block.Words("", cautions.stream().map(caution -> "▲ " + caution).toList()));
+    }
+    blocks.addAll(groups);
+    List<Sheet> all = new ArrayList<>();
+    all.add(
+        new Sheet(tag, Sheet.Kind.CREW, tag + "  " + name, Optional.of(controller), model, blocks));
+    for (WallSheet wall : walls) {
+      all.add(side(wall));
+      all.add(side(wall.fromBehind()));
+    }
+    return all;
+  }
+
+  private Sheet side(WallSheet wall) {
+    String seen = wall.behind() ? "from BEHIND" : "from the FRONT";
+    return new Sheet(
+        "%s-%s-%s".formatted(tag, wall.piece(), wall.behind() ? "behind" : "front"),
+        Sheet.Kind.WALL,
+        "%s  %s, %s".formatted(tag, wall.title(), seen),
+        Optional.of(controller),
+        "Seen "
+            + seen
+            + ". Numbers: the way of data, panel by panel, to the last ■. ↯: on to the"
+            + " far end of the next line.",
+        List.of(wall));
+  }
+
+  /**
    * One leg.
    *
    * @param piece its id
@@ -81,6 +119,8 @@ public record CrewSheet(
    * @param cableMetres before it, where anybody said so
    * @param box the remote box that it comes out of, where its port has boxes
    * @param mirror whether it shows what another shows
+   * @param tag on it; may be empty
+   * @param cableTag on the cable before it; may be empty
    */
   public record LegRow(
       String piece,
@@ -97,7 +137,37 @@ public record CrewSheet(
       String type,
       Optional<Double> cableMetres,
       Optional<Integer> box,
-      boolean mirror) {}
+      boolean mirror,
+      String tag,
+      String cableTag) {
+    /** In words, the name first. */
+    public String told() {
+      List<String> told = new ArrayList<>(List.of(title));
+      add(told, tag);
+      box.ifPresent(number -> told.add("box " + number));
+      add(told, zone);
+      add(told, pixels > 0 ? pixels + " pixels" : "");
+      told.add(type);
+      add(told, set.isEmpty() ? "" : "set to " + set);
+      add(told, first.isEmpty() ? "" : first + " to " + last);
+      add(told, nullPixels > 0 ? nullPixels + " null pixels before it" : "");
+      add(told, dataIn.isEmpty() ? "" : "data in: " + dataIn);
+      add(told, backward ? "counted from its far end" : "");
+      cableMetres
+          .filter(metres -> metres > 0)
+          .ifPresent(
+              metres -> told.add(String.format(Locale.ROOT, "cable %.1f m before it", metres)));
+      add(told, cableTag.isEmpty() ? "" : "by cable " + cableTag);
+      add(told, mirror ? "shows what another shows" : "");
+      return String.join(" · ", told);
+    }
+
+    private static void add(List<String> told, String what) {
+      if (!what.isEmpty()) {
+        told.add(what);
+      }
+    }
+  }
 
   /**
    * Where power enters a run.
@@ -107,5 +177,12 @@ public record CrewSheet(
    * @param lead such as "2.5 mm², 3 m"
    * @param fuseAmps where it has one (A)
    */
-  public record FeedRow(int place, String supply, String lead, Optional<Double> fuseAmps) {}
+  public record FeedRow(int place, String supply, String lead, Optional<Double> fuseAmps) {
+    /** In words. */
+    public String told() {
+      String fuse =
+          fuseAmps.map(amps -> String.format(Locale.ROOT, ", fuse %.1f A", amps)).orElse("");
+      return "│ power before place %d: %s, %s%s".formatted(place, supply, lead, fuse);
+    }
+  }
 }

@@ -17,7 +17,8 @@ import java.util.Optional;
  * @param rows from the top, each from the left as it is seen
  */
 public record WallSheet(
-    String piece, String title, int columns, boolean behind, List<List<Panel>> rows) {
+    String piece, String title, int columns, boolean behind, List<List<Panel>> rows)
+    implements Block {
   /**
    * A panel.
    *

@@ -54,7 +54,11 @@ public final class AddressFiles {
   }
 
   public static byte[] xlsx(AddressTable table) {
-    return Xlsx.write("Addresses", HEADER, rows(table));
+    return Xlsx.write(List.of(page(table)));
+  }
+
+  static Xlsx.Page page(AddressTable table) {
+    return new Xlsx.Page("Addresses", HEADER, rows(table));
   }
 
   private static List<List<?>> rows(AddressTable table) {

@@ -113,6 +113,31 @@ final class Sheets implements Closeable {
     }
   }
 
+  /** The same; tells whether it did. */
+  boolean turned(float height) throws IOException {
+    int before = document.getNumberOfPages();
+    need(height);
+    return document.getNumberOfPages() > before;
+  }
+
+  /** A title within a sheet; what follows stays with it. */
+  void heading(String title) throws IOException {
+    skip(8);
+    need(70);
+    paragraph(title, 0, width(), 12, true);
+    skip(3);
+  }
+
+  List<String> lines(String text, float size, boolean bold, float room) {
+    return type.lines(text, size, bold, room);
+  }
+
+  void thinLine(float fromX, float fromY, float toX, float toY) throws IOException {
+    page.setLineWidth(0.25f);
+    line(fromX, fromY, toX, toY);
+    page.setLineWidth(0.7f);
+  }
+
   void skip(float height) {
     at += height;
   }

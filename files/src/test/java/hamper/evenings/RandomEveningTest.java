@@ -13,6 +13,7 @@ import hamper.files.DisplayFile;
 import hamper.files.Json;
 import hamper.samples.LargeDisplays;
 import hamper.samples.RandomEdits;
+import hamper.samples.RandomWorkshopEdits;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -121,6 +122,10 @@ class RandomEveningTest {
       }
     }
     kinds.add(edits.nextOrder().getClass());
+    RandomWorkshopEdits workshop = new RandomWorkshopEdits(5);
+    for (int i = 0; i < 40; i++) {
+      kinds.add(workshop.next(plan).getClass());
+    }
     List<Class<?>> all = new ArrayList<>(List.of(Edit.class.getPermittedSubclasses()));
     all.remove(Restore.class); // the inverse of each
     assertThat(kinds).containsExactlyInAnyOrderElementsOf(all);

@@ -67,9 +67,9 @@ class DisplayFileTest {
   @Test
   void anotherFormatOrVersionIsRefused() throws IOException {
     refused(
-        example().replace("\"formatVersion\": 2", "\"formatVersion\": 4"),
+        example().replace("\"formatVersion\": 2", "\"formatVersion\": 5"),
         "formatVersion",
-        "4; this Hamper reads versions 1 to 3");
+        "5; this Hamper reads versions 1 to 4");
     refused(example().replace("hamper-display", "other"), "format", "\"hamper-display\"");
     refused("{}", "format", "is missing");
   }

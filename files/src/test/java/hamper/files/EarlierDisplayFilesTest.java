@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hamper.check.Checks;
 import hamper.display.Plan;
+import hamper.display.Tag;
+import hamper.display.Workshop;
 import hamper.facts.Facts;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -88,5 +90,15 @@ class EarlierDisplayFilesTest {
     assertThat(Checks.accepted(Facts.of(plan)))
         .singleElement()
         .matches(one -> one.finding().code().equals("colour-orders"));
+  }
+
+  @Test
+  void tagsAndStockOfVersion4AreRead() throws IOException {
+    Workshop workshop = read(4).display().workshop();
+    assertThat(workshop.spares()).isEqualTo(8);
+    assertThat(workshop.allowance()).isEqualTo(Workshop.USUAL_ALLOWANCE);
+    assertThat(workshop.inStock("Fuse, 5 A")).isEqualTo(20);
+    assertThat(workshop.tags()).extracting(Tag::text).containsExactly("S001", "C002");
+    assertThat(read(3).display().workshop()).isEqualTo(Workshop.NONE);
   }
 }

@@ -26,7 +26,9 @@ class EditOverlapTest {
   private static final Map<String, String> EDITS = new LinkedHashMap<>();
 
   private static void edit(String name, String type, String rest) {
-    EDITS.put(name, "{\"type\":\"%s\",%s}".formatted(type, rest.replace('\'', '"')));
+    EDITS.put(
+        name,
+        "{\"type\":\"%s\"%s}".formatted(type, rest.isEmpty() ? "" : "," + rest.replace('\'', '"')));
   }
 
   static {
@@ -51,6 +53,13 @@ class EditOverlapTest {
         "the rail held",
         "HoldPlaces",
         "'sections':[{'piece':'gangway-rail-1','section':0,'channel':2467}],'controllers':[],'lines':[]");
+    edit("tags for all", "GiveTags", "");
+    edit("spares", "SetWorkshop", "'sparesPercent':8");
+    edit("stock", "SetStock", "'article':'Fuse 5 A','count':3");
+    edit(
+        "tag of a string",
+        "SetTag",
+        "'on':{'kind':'STRING','of':'wall-coping-west-1'},'text':'S9'");
     edit("universes by zone", "OrderUniverses", "'by':'ZONE','stride':10,'letGo':false");
     edit("universes in list order", "OrderUniverses", "'by':'LIST','stride':10,'letGo':true");
     edit("K4 moved", "MoveController", "'controller':'k4','by':-2");

@@ -21,6 +21,7 @@ import hamper.display.Section;
 import hamper.display.SitePower;
 import hamper.display.Subnet;
 import hamper.display.Supply;
+import hamper.display.Workshop;
 import hamper.display.Zone;
 import java.util.ArrayList;
 import java.util.List;
@@ -106,7 +107,8 @@ public final class LargeDisplays {
             new SitePower(supplies, mains),
             enclosures,
             links,
-            List.of());
+            List.of(),
+            Workshop.NONE);
     return new Plan(display, catalog);
   }
 

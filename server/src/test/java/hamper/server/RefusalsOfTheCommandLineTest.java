@@ -51,7 +51,7 @@ class RefusalsOfTheCommandLineTest {
         new Refusal("check @large.json", "20,971,521 bytes; allowed are 20,971,520"),
         new Refusal("check @huge-number.json", "pixels: 1.0E308; allowed are numbers up to"),
         new Refusal("check @long-label.json", "at most"),
-        new Refusal("check @newer.json", "formatVersion", "this Hamper reads versions 1 to 3"),
+        new Refusal("check @newer.json", "formatVersion", "this Hamper reads versions 1 to 4"),
         new Refusal("check @foreign.json", "format", "hamper-catalogue"),
         new Refusal("check @hidden.json", "name"),
         new Refusal("addresses @text.json", "not JSON"),

@@ -165,8 +165,9 @@ public final class DisplayStore {
         () -> {
           writeDisplay(
               "insert into display (version, name, first_universe, universe_stride,"
-                  + " frames_per_second, keeps_still, show_from, show_to, id)"
-                  + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                  + " frames_per_second, keeps_still, show_from, show_to,"
+                  + " spares_percent, allowance_percent, last_tag, id)"
+                  + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
               id,
               1,
               display);
@@ -182,6 +183,7 @@ public final class DisplayStore {
           writeDisplay(
               "update display set version = ?, name = ?, first_universe = ?, universe_stride = ?,"
                   + " frames_per_second = ?, keeps_still = ?, show_from = ?, show_to = ?,"
+                  + " spares_percent = ?, allowance_percent = ?, last_tag = ?,"
                   + " changed_at = current_timestamp where id = ?",
               id,
               entry.version(),
@@ -254,6 +256,9 @@ public final class DisplayStore {
             display.settings().keepsStill().orElse(null),
             display.settings().showHours().map(ShowHours::from).orElse(null),
             display.settings().showHours().map(ShowHours::to).orElse(null),
+            display.workshop().sparesPercent().orElse(null),
+            display.workshop().allowancePercent().orElse(null),
+            display.workshop().lastTag(),
             id)
         .update();
   }

@@ -9,6 +9,8 @@ import hamper.display.Run;
 import hamper.display.Section;
 import hamper.display.ShowHours;
 import hamper.display.SitePower;
+import hamper.display.Tag;
+import hamper.display.Workshop;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -77,11 +79,13 @@ public final class DisplayReader {
         power,
         list(EnclosureTable.TABLE, EnclosureTable::read),
         list(LinkTable.TABLE, LinkTable::read),
-        list(AcceptedTable.TABLE, AcceptedTable::read));
+        list(AcceptedTable.TABLE, AcceptedTable::read),
+        head.workshop(
+            list(StockTable.TABLE, StockTable::read), list(TagTable.TABLE, TagTable::read)));
   }
 
   /** What of a display stands in no list. */
-  private record Head(String name, DisplaySettings settings) {
+  private record Head(String name, DisplaySettings settings, Workshop bare) {
     static Head of(Row row) throws SQLException {
       return new Head(
           row.string("name"),
@@ -90,7 +94,18 @@ public final class DisplayReader {
               row.integer("universe_stride"),
               row.integer("frames_per_second"),
               row.flag("keeps_still"),
-              showHours(row)));
+              showHours(row)),
+          new Workshop(
+              row.number("spares_percent"),
+              row.number("allowance_percent"),
+              List.of(),
+              row.integer("last_tag"),
+              List.of()));
+    }
+
+    Workshop workshop(List<Workshop.Stock> stock, List<Tag> tags) {
+      return new Workshop(
+          bare.sparesPercent(), bare.allowancePercent(), stock, bare.lastTag(), tags);
     }
 
     private static Optional<ShowHours> showHours(Row row) throws SQLException {

@@ -25,7 +25,9 @@ final class DisplayTables {
           RunTable.TABLE,
           LegTable.TABLE,
           FeedTable.TABLE,
-          AcceptedTable.TABLE);
+          AcceptedTable.TABLE,
+          StockTable.TABLE,
+          TagTable.TABLE);
 
   private DisplayTables() {}
 }

@@ -6,59 +6,32 @@ import hamper.paper.CrewSheet.LegRow;
 import hamper.paper.CrewSheet.PortRow;
 import java.io.IOException;
 import java.util.List;
-import java.util.Locale;
 
-/** Draws crew sheets: to be read by headlamp, in black and white. */
-final class CrewPages {
+/** Draws what is plugged in, port by port: to be read by headlamp, in black and white. */
+final class PortsBlock {
   private static final float PORT_SIZE = 14;
   private static final float TEXT = 10.5f;
   private static final float PORT_WIDTH = 74;
   private static final float RIBBON = 13;
-  private static final float FACT_LABEL = 124;
 
   private final Sheets sheets;
 
-  /** Places of the longest run of the sheet: one scale for all its ribbons. */
   private final int longest;
 
-  private CrewPages(Sheets sheets, CrewSheet sheet) {
+  private PortsBlock(Sheets sheets, int longest) {
     this.sheets = sheets;
-    longest =
-        Math.max(
-            50,
-            sheet.groups().stream()
-                .flatMap(group -> group.ports().stream())
-                .mapToInt(PortRow::places)
-                .max()
-                .orElse(0));
+    this.longest = longest;
   }
 
-  static void draw(Sheets sheets, CrewSheet sheet) throws IOException {
-    new CrewPages(sheets, sheet).draw(sheet);
-  }
-
-  private void draw(CrewSheet sheet) throws IOException {
-    sheets.begin(sheet.tag() + "  " + sheet.name());
-    sheets.paragraph(sheet.model(), 0, sheets.width(), TEXT, false);
-    for (CrewSheet.Fact fact : sheet.facts()) {
-      float room = sheets.width() - FACT_LABEL;
-      sheets.need(sheets.height(fact.value(), room, TEXT, false));
-      sheets.write(fact.label(), 0, sheets.at() + TEXT, TEXT, true);
-      sheets.paragraph(fact.value(), FACT_LABEL, room, TEXT, false);
-    }
-    for (String caution : sheet.cautions()) {
-      sheets.paragraph("▲ " + caution, 0, sheets.width(), TEXT, false);
-    }
-    for (CrewSheet.PortsOf group : sheet.groups()) {
-      group(group);
-    }
+  /**
+   * @param longest places of the longest run of the sheet: one scale for all its ribbons
+   */
+  static void draw(Sheets sheets, CrewSheet.PortsOf ports, int longest) throws IOException {
+    new PortsBlock(sheets, longest).group(ports);
   }
 
   private void group(CrewSheet.PortsOf group) throws IOException {
-    sheets.skip(8);
-    sheets.need(70);
-    sheets.paragraph(group.title(), 0, sheets.width(), 12, true);
-    sheets.skip(3);
+    sheets.heading(group.title());
     List<PortRow> ports = group.ports();
     int i = 0;
     while (i < ports.size()) {
@@ -95,7 +68,7 @@ final class CrewPages {
     float room = sheets.width() - PORT_WIDTH;
     float height = port.places() > 0 ? RIBBON + 6 : 0;
     for (LegRow leg : port.legs()) {
-      height += sheets.height(told(leg), room, TEXT, false);
+      height += sheets.height(leg.told(), room, TEXT, false);
     }
     // a port stays together, unless it is longer than half a page
     sheets.need(Math.min(height + 10, 330));
@@ -109,10 +82,10 @@ final class CrewPages {
       sheets.skip(RIBBON + 6);
     }
     for (LegRow leg : port.legs()) {
-      sheets.paragraph(told(leg), PORT_WIDTH, room, TEXT, false);
+      sheets.paragraph(leg.told(), PORT_WIDTH, room, TEXT, false);
     }
     for (FeedRow feed : port.feeds()) {
-      sheets.paragraph(told(feed), PORT_WIDTH, room, TEXT, false);
+      sheets.paragraph(feed.told(), PORT_WIDTH, room, TEXT, false);
     }
     float least = port.at().isEmpty() ? 22 : 34;
     if (sheets.at() > top && sheets.at() < top + least) {
@@ -156,45 +129,5 @@ final class CrewPages {
     sheets.line(x + 4, middle, x + 14, middle);
     sheets.line(tip, middle, back, middle - 3);
     sheets.line(tip, middle, back, middle + 3);
-  }
-
-  /** A leg in words, the name first. */
-  static String told(LegRow leg) {
-    StringBuilder told = new StringBuilder(leg.title());
-    leg.box().ifPresent(box -> told.append(" · box ").append(box));
-    if (!leg.zone().isEmpty()) {
-      told.append(" · ").append(leg.zone());
-    }
-    if (leg.pixels() > 0) {
-      told.append(" · ").append(leg.pixels()).append(" pixels");
-    }
-    told.append(" · ").append(leg.type());
-    if (!leg.set().isEmpty()) {
-      told.append(" · set to ").append(leg.set());
-    }
-    if (!leg.first().isEmpty()) {
-      told.append(" · ").append(leg.first()).append(" to ").append(leg.last());
-    }
-    if (leg.nullPixels() > 0) {
-      told.append(" · ").append(leg.nullPixels()).append(" null pixels before it");
-    }
-    if (!leg.dataIn().isEmpty()) {
-      told.append(" · data in: ").append(leg.dataIn());
-    }
-    if (leg.backward()) {
-      told.append(" · counted from its far end");
-    }
-    leg.cableMetres()
-        .filter(metres -> metres > 0)
-        .ifPresent(
-            metres -> told.append(String.format(Locale.ROOT, " · cable %.1f m before it", metres)));
-    return told.append(leg.mirror() ? " · shows what another shows" : "").toString();
-  }
-
-  static String told(FeedRow feed) {
-    String fuse =
-        feed.fuseAmps().map(amps -> String.format(Locale.ROOT, ", fuse %.1f A", amps)).orElse("");
-    return "│ power before place %d: %s, %s%s"
-        .formatted(feed.place(), feed.supply(), feed.lead(), fuse);
   }
 }

@@ -1,7 +1,6 @@
 package hamper.pdf;
 
-import hamper.paper.CrewSheet;
-import hamper.paper.WallSheet;
+import hamper.paper.Sheet;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -14,9 +13,9 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
 
-/** Crew sheets as one file, with bookmarks. */
-public final class CrewPdf {
-  private CrewPdf() {}
+/** Sheets as one file, with bookmarks. */
+public final class SheetPdf {
+  private SheetPdf() {}
 
   /**
    * @param display its name
@@ -24,13 +23,10 @@ public final class CrewPdf {
    * @param printed stands on every page
    */
   public static byte[] of(
-      List<CrewSheet> all, String display, int version, ZonedDateTime printed, PaperSize size) {
+      List<Sheet> all, String display, int version, ZonedDateTime printed, PaperSize size) {
     try (Sheets sheets = new Sheets(size, new Sheets.About(display, version, printed))) {
-      for (CrewSheet one : all) {
-        CrewPages.draw(sheets, one);
-        for (WallSheet wall : one.walls()) {
-          WallPages.draw(sheets, one.tag(), wall);
-        }
+      for (Sheet one : all) {
+        SheetPages.draw(sheets, one);
       }
       return sheets.bytes();
     } catch (IOException e) {

@@ -6,8 +6,8 @@ import hamper.paper.WallSheet.Panel;
 import java.io.IOException;
 import java.util.Map;
 
-/** Draws walls panel by panel, from the front and from behind. */
-final class WallPages {
+/** Draws a wall panel by panel, as it is seen from one side. */
+final class WallBlock {
   private static final Map<Arrow, String> ARROWS =
       Map.of(
           Arrow.LEFT,
@@ -26,25 +26,9 @@ final class WallPages {
   private static final float MOST_CELL = 150;
   private static final float LEAST_CELL = 26;
 
-  private WallPages() {}
+  private WallBlock() {}
 
-  static void draw(Sheets sheets, String tag, WallSheet wall) throws IOException {
-    side(sheets, tag, wall);
-    side(sheets, tag, wall.fromBehind());
-  }
-
-  private static void side(Sheets sheets, String tag, WallSheet wall) throws IOException {
-    String side = wall.behind() ? "from BEHIND" : "from the FRONT";
-    sheets.begin("%s  %s, %s".formatted(tag, wall.title(), side));
-    sheets.paragraph(
-        "Seen "
-            + side
-            + ". Numbers: the way of data, panel by panel, to the last ■. ↯: on to the far end of the"
-            + " next line.",
-        0,
-        sheets.width(),
-        10.5f,
-        false);
+  static void draw(Sheets sheets, WallSheet wall) throws IOException {
     sheets.skip(8);
     float cell =
         Math.max(LEAST_CELL, Math.min(MOST_CELL, sheets.width() / Math.max(1, wall.columns())));

@@ -11,6 +11,7 @@ import hamper.files.DisplayFile;
 import hamper.paper.Crew;
 import hamper.paper.CrewSheet;
 import hamper.paper.CrewSheet.LegRow;
+import hamper.paper.Paperwork;
 import hamper.samples.RandomYards;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -27,7 +28,7 @@ import org.apache.pdfbox.text.TextPosition;
 import org.junit.jupiter.api.Test;
 
 /** What a crew holds in its hands says of each leg what the address table says, in wire order. */
-class CrewPdfTest {
+class SheetPdfTest {
   private static final Path DEMO =
       Path.of("../server/src/main/resources/hamper/demo/saltmarsh-quay.hamper.json");
   private static final ZonedDateTime EVENING =
@@ -42,7 +43,7 @@ class CrewPdfTest {
   }
 
   private static byte[] pdf(Facts facts, PaperSize size) {
-    return CrewPdf.of(Crew.of(facts), facts.plan().display().name(), 7, EVENING, size);
+    return SheetPdf.of(Paperwork.of(facts, 7), facts.plan().display().name(), 7, EVENING, size);
   }
 
   private static List<LegRow> legs(CrewSheet sheet, String written) {
@@ -136,7 +137,7 @@ class CrewPdfTest {
         for (CrewSheet sheet : Crew.of(facts)) {
           for (CrewSheet.PortsOf group : sheet.groups()) {
             for (CrewSheet.PortRow port : group.ports()) {
-              port.legs().forEach(leg -> assertThat(text).contains(squeezed(CrewPages.told(leg))));
+              port.legs().forEach(leg -> assertThat(text).contains(squeezed(leg.told())));
             }
           }
         }
@@ -178,8 +179,8 @@ class CrewPdfTest {
   @Test
   void aPageIsAPictureToo() {
     byte[] pdf = pdf(demo(), PaperSize.A4);
-    assertThat(CrewPdf.pages(pdf)).isGreaterThan(10);
-    byte[] picture = CrewPdf.picture(pdf, 0, 72);
+    assertThat(SheetPdf.pages(pdf)).isGreaterThan(10);
+    byte[] picture = SheetPdf.picture(pdf, 0, 72);
     assertThat(picture).startsWith(0x89, 'P', 'N', 'G');
   }
 }

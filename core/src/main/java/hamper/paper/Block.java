@@ -1,0 +1,101 @@
+package hamper.paper;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** What a sheet is made of, from the top down. */
+public sealed interface Block
+    permits Block.Facts, Block.Words, Block.Table, CrewSheet.PortsOf, WallSheet {
+  /** Labels with their values. */
+  record Facts(List<CrewSheet.Fact> facts) implements Block {
+    public Facts {
+      facts = List.copyOf(facts);
+    }
+  }
+
+  /**
+   * Sentences.
+   *
+   * @param title may be empty
+   */
+  record Words(String title, List<String> lines) implements Block {
+    public Words {
+      lines = List.copyOf(lines);
+    }
+  }
+
+  /**
+   * Rows of cells.
+   *
+   * @param rows each with as many cells as there are columns
+   * @param none what is said where there are no rows
+   */
+  record Table(String title, List<Column> columns, List<List<Cell>> rows, String none)
+      implements Block {
+    public Table {
+      columns = List.copyOf(columns);
+      rows = rows.stream().map(List::copyOf).toList();
+      for (List<Cell> row : rows) {
+        if (row.size() != columns.size()) {
+          throw new IllegalArgumentException(
+              "%s: %d cells in %d columns".formatted(title, row.size(), columns.size()));
+        }
+      }
+    }
+  }
+
+  /**
+   * A column of a table.
+   *
+   * @param unit of its numbers; may be empty
+   * @param share of the width beside the others', 1 the least
+   */
+  record Column(String title, String unit, int share) {
+    static Column of(String title, int share) {
+      return new Column(title, "", share);
+    }
+
+    /** As it stands over the column. */
+    public String head() {
+      return unit.isEmpty() ? title : "%s (%s)".formatted(title, unit);
+    }
+  }
+
+  /**
+   * A cell.
+   *
+   * @param text as it is read
+   * @param number where it is one
+   */
+  record Cell(String text, Optional<Double> number) {
+    static Cell of(String text) {
+      return new Cell(text, Optional.empty());
+    }
+
+    static Cell of(long number) {
+      return new Cell(Long.toString(number), Optional.of((double) number));
+    }
+
+    /** With at most one decimal. */
+    static Cell of(double number) {
+      return new Cell(short1(number), Optional.of(Math.round(number * 10) / 10.0));
+    }
+
+    static Cell ofWhole(Optional<Integer> number) {
+      return number.map(Cell::of).orElse(of(""));
+    }
+
+    private static Cell of(Integer number) {
+      return of(number.longValue());
+    }
+  }
+
+  /** A number with one decimal, or none where it is whole. */
+  static String short1(double value) {
+    double rounded = Math.round(value * 10) / 10.0;
+    return rounded == Math.rint(rounded)
+        ? String.format(Locale.ROOT, "%.0f", rounded)
+        : String.format(Locale.ROOT, "%.1f", rounded);
+  }
+}

@@ -1,0 +1,33 @@
+package hamper.paper;
+
+import hamper.facts.Facts;
+import java.util.ArrayList;
+import java.util.List;
+
+/** All sheets of a display. */
+public final class Paperwork {
+  private Paperwork() {}
+
+  /**
+   * In the order in which they are printed: the summary, lids, controllers, and then lists.
+   *
+   * @param version of the display; 0: a file has none
+   */
+  public static List<Sheet> of(Facts facts, int version) {
+    List<Sheet> all = new ArrayList<>();
+    all.add(SummarySheet.of(facts));
+    all.addAll(LidSheets.of(facts));
+    all.addAll(crew(facts));
+    DmxSheet.of(facts).ifPresent(all::add);
+    all.add(SendSheets.sendList(facts));
+    all.add(SendSheets.showList(facts, version));
+    all.add(ShoppingSheet.of(facts.plan()));
+    all.add(TagSheet.of(facts.plan()));
+    return all;
+  }
+
+  /** Crew sheets alone, with the walls of each controller. */
+  public static List<Sheet> crew(Facts facts) {
+    return Crew.of(facts).stream().flatMap(one -> one.sheets().stream()).toList();
+  }
+}
