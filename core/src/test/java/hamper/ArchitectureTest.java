@@ -70,12 +70,25 @@ class ArchitectureTest {
           .definedBy("hamper.listen..")
           .layer("who")
           .definedBy("hamper.who..")
+          .layer("progress")
+          .definedBy("hamper.progress..")
+          .whereLayer("progress")
+          .mayOnlyAccessLayers("value", "display")
           .layer("paper")
           .definedBy("hamper.paper..")
           .whereLayer("paper")
           .mayOnlyAccessLayers(
-              "value", "address", "catalog", "display", "resolve", "load", "config", "facts",
-              "sheet", "check")
+              "value",
+              "address",
+              "catalog",
+              "display",
+              "resolve",
+              "load",
+              "config",
+              "facts",
+              "sheet",
+              "check",
+              "progress")
           .whereLayer("listen")
           .mayOnlyAccessLayers(
               "value", "address", "display", "resolve", "config", "facts", "wire", "send")

@@ -15,6 +15,8 @@ import hamper.load.SiteLoads.SupplyLoad;
 import hamper.paper.Block.Cell;
 import hamper.paper.Block.Column;
 import hamper.paper.Block.Table;
+import hamper.progress.Progress;
+import hamper.progress.Progress.StringAt;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -34,8 +36,9 @@ public final class BookTables {
    * Each with its title.
    *
    * @param version of the display; 0: a file has none
+   * @param progress where each string is
    */
-  public static List<Table> of(Facts facts, int version) {
+  public static List<Table> of(Facts facts, int version, Progress progress) {
     BookTables all = new BookTables(facts);
     List<Table> tables = new ArrayList<>();
     tables.add(all.outlets());
@@ -46,6 +49,7 @@ public final class BookTables {
     tables.add(joined(SendSheets.showList(facts, version)));
     tables.add(joined(ShoppingSheet.of(facts.plan())));
     tables.add(joined(TagSheet.of(facts.plan())));
+    tables.add(all.strings(progress));
     return tables;
   }
 
@@ -165,6 +169,33 @@ public final class BookTables {
         .map(leg -> plan.written(leg.port()))
         .distinct()
         .collect(Collectors.joining(", "));
+  }
+
+  private Table strings(Progress progress) {
+    List<List<Cell>> rows = new ArrayList<>();
+    for (StringAt one : progress.strings()) {
+      rows.add(
+          List.of(
+              Cell.of(one.title()),
+              Cell.of(one.zone()),
+              Cell.of(one.written()),
+              Cell.of(one.stage().title()),
+              Cell.of(one.by()),
+              Cell.of(one.trouble().map(trouble -> trouble.told()).orElse("")),
+              Cell.of(one.stored().map(stored -> stored.told()).orElse(""))));
+    }
+    return new Table(
+        "Where each string is",
+        List.of(
+            Column.of("String", 3),
+            Column.of("Zone", 2),
+            Column.of("Port", 1),
+            Column.of("Stage", 1),
+            Column.of("Said by", 1),
+            Column.of("Trouble", 3),
+            Column.of("Put away", 2)),
+        rows,
+        "");
   }
 
   private Table loads() {

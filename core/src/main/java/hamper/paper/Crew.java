@@ -28,6 +28,9 @@ import hamper.paper.CrewSheet.FeedRow;
 import hamper.paper.CrewSheet.LegRow;
 import hamper.paper.CrewSheet.PortRow;
 import hamper.paper.CrewSheet.PortsOf;
+import hamper.progress.Progress;
+import hamper.progress.Progress.StringAt;
+import hamper.progress.Stage;
 import hamper.resolve.Placement;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -44,11 +47,13 @@ public final class Crew {
   private final Plan plan;
   private final Map<String, List<String>> cautions = new HashMap<>();
   private final Map<Tag.On, String> tags;
+  private final Map<String, StringAt> strings;
 
-  private Crew(Facts facts) {
+  private Crew(Facts facts, Progress progress) {
     this.facts = facts;
     plan = facts.plan();
     tags = plan.display().workshop().byThing();
+    strings = progress.byPiece();
     for (Finding one : Checks.run(facts)) {
       if (one.severity() != Severity.HINT) {
         one.subjects().stream()
@@ -67,7 +72,12 @@ public final class Crew {
 
   /** One for each controller and host that anything can be plugged into, in list order. */
   public static List<CrewSheet> of(Facts facts) {
-    Crew crew = new Crew(facts);
+    return of(facts, Progress.NONE);
+  }
+
+  /** The same, with how far each string is. */
+  public static List<CrewSheet> of(Facts facts, Progress progress) {
+    Crew crew = new Crew(facts, progress);
     return facts.controllers().stream().map(crew::sheet).toList();
   }
 
@@ -232,7 +242,7 @@ public final class Crew {
             .map(zone -> zone.name())
             .orElse(""),
         leg.start() + 1,
-        pixels(piece),
+        SummarySheet.pixelsOf(piece),
         leg.leg().nullPixels(),
         string && leg.at().string().sections().stream().allMatch(Section::backward),
         string ? leg.at().string().dataIn() : "",
@@ -244,14 +254,17 @@ public final class Crew {
         boxes ? Optional.of(leg.leg().box().orElse(1)) : Optional.empty(),
         leg.leg().mirrorOf().isPresent(),
         tags.getOrDefault(Tag.On.string(piece.id()), ""),
-        tags.getOrDefault(Tag.On.cable(piece.id()), ""));
+        tags.getOrDefault(Tag.On.cable(piece.id()), ""),
+        Optional.ofNullable(strings.get(piece.id())).map(Crew::progress).orElse(""));
   }
 
-  private static int pixels(Piece piece) {
-    if (piece instanceof PixelString string) {
-      return string.pixels();
-    }
-    return piece instanceof Wall wall ? wall.pixels() : 0;
+  /** What a crew should know of it before it goes there; nothing of what is only planned. */
+  private static String progress(StringAt one) {
+    String stage =
+        one.elsewhere()
+            ? "is plugged in elsewhere"
+            : one.stage() == Stage.PLANNED ? "" : one.stage().title();
+    return one.trouble().map(trouble -> "▲ " + trouble.told()).orElse(stage);
   }
 
   private static String what(Piece piece) {

@@ -121,6 +121,7 @@ public record CrewSheet(
    * @param mirror whether it shows what another shows
    * @param tag on it; may be empty
    * @param cableTag on the cable before it; may be empty
+   * @param progress how far it is, or what is wrong with it; may be empty
    */
   public record LegRow(
       String piece,
@@ -139,7 +140,8 @@ public record CrewSheet(
       Optional<Integer> box,
       boolean mirror,
       String tag,
-      String cableTag) {
+      String cableTag,
+      String progress) {
     /** In words, the name first. */
     public String told() {
       List<String> told = new ArrayList<>(List.of(title));
@@ -159,6 +161,7 @@ public record CrewSheet(
               metres -> told.add(String.format(Locale.ROOT, "cable %.1f m before it", metres)));
       add(told, cableTag.isEmpty() ? "" : "by cable " + cableTag);
       add(told, mirror ? "shows what another shows" : "");
+      add(told, progress);
       return String.join(" · ", told);
     }
 

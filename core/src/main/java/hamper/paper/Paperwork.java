@@ -1,6 +1,7 @@
 package hamper.paper;
 
 import hamper.facts.Facts;
+import hamper.progress.Progress;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -12,22 +13,24 @@ public final class Paperwork {
    * In the order in which they are printed: the summary, lids, controllers, and then lists.
    *
    * @param version of the display; 0: a file has none
+   * @param progress where each string is
    */
-  public static List<Sheet> of(Facts facts, int version) {
+  public static List<Sheet> of(Facts facts, int version, Progress progress) {
     List<Sheet> all = new ArrayList<>();
     all.add(SummarySheet.of(facts));
     all.addAll(LidSheets.of(facts));
-    all.addAll(crew(facts));
+    all.addAll(crew(facts, progress));
     DmxSheet.of(facts).ifPresent(all::add);
     all.add(SendSheets.sendList(facts));
     all.add(SendSheets.showList(facts, version));
     all.add(ShoppingSheet.of(facts.plan()));
     all.add(TagSheet.of(facts.plan()));
+    all.add(TakeDownSheet.of(facts.plan(), progress));
     return all;
   }
 
   /** Crew sheets alone, with the walls of each controller. */
-  public static List<Sheet> crew(Facts facts) {
-    return Crew.of(facts).stream().flatMap(one -> one.sheets().stream()).toList();
+  public static List<Sheet> crew(Facts facts, Progress progress) {
+    return Crew.of(facts, progress).stream().flatMap(one -> one.sheets().stream()).toList();
   }
 }

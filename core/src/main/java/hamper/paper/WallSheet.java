@@ -26,18 +26,33 @@ public record WallSheet(
    * @param next where the data goes from it
    * @param card the name of the card output that its row hangs on; empty where there is none
    */
-  public record Panel(int number, Arrow next, String card) {}
+  public record Panel(int number, Arrow next, String card) {
+    /** In one line: its number, and where the data goes. */
+    public String told() {
+      return number + " " + next.sign() + (card.isEmpty() ? "" : " " + card);
+    }
+  }
 
   /** The way of data to the next panel, as it is seen. */
   public enum Arrow {
-    LEFT,
-    RIGHT,
-    UP,
-    DOWN,
+    LEFT("←"),
+    RIGHT("→"),
+    UP("↑"),
+    DOWN("↓"),
     /** To the far end of the next row or column. */
-    FAR,
+    FAR("↯"),
     /** It is the last. */
-    END;
+    END("■");
+
+    private final String sign;
+
+    Arrow(String sign) {
+      this.sign = sign;
+    }
+
+    public String sign() {
+      return sign;
+    }
 
     Arrow mirrored() {
       return this == LEFT ? RIGHT : this == RIGHT ? LEFT : this;

@@ -5,6 +5,7 @@ import hamper.paper.Block;
 import hamper.paper.Block.Cell;
 import hamper.paper.Block.Column;
 import hamper.paper.BookTables;
+import hamper.progress.Progress;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -14,11 +15,12 @@ public final class BookFiles {
 
   /**
    * @param version of the display; 0: a file has none
+   * @param progress where each string is
    */
-  public static byte[] xlsx(Facts facts, int version) {
+  public static byte[] xlsx(Facts facts, int version, Progress progress) {
     List<Xlsx.Page> pages = new ArrayList<>();
     pages.add(AddressFiles.page(AddressTable.of(facts.plan(), facts.resolution())));
-    BookTables.of(facts, version).forEach(table -> pages.add(page(table)));
+    BookTables.of(facts, version, progress).forEach(table -> pages.add(page(table)));
     return Xlsx.write(pages);
   }
 

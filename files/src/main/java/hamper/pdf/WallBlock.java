@@ -1,28 +1,11 @@
 package hamper.pdf;
 
 import hamper.paper.WallSheet;
-import hamper.paper.WallSheet.Arrow;
 import hamper.paper.WallSheet.Panel;
 import java.io.IOException;
-import java.util.Map;
 
 /** Draws a wall panel by panel, as it is seen from one side. */
 final class WallBlock {
-  private static final Map<Arrow, String> ARROWS =
-      Map.of(
-          Arrow.LEFT,
-          "←",
-          Arrow.RIGHT,
-          "→",
-          Arrow.UP,
-          "↑",
-          Arrow.DOWN,
-          "↓",
-          Arrow.FAR,
-          "↯",
-          Arrow.END,
-          "■");
-
   private static final float MOST_CELL = 150;
   private static final float LEAST_CELL = 26;
 
@@ -40,7 +23,7 @@ final class WallBlock {
         float x = column * cell;
         sheets.rectangle(x, y, cell, cell, -1);
         sheets.write("" + panel.number(), x + 4, y + 15, 14, true);
-        sheets.write(ARROWS.get(panel.next()), x + 4, y + cell - 5, 12, true);
+        sheets.write(panel.next().sign(), x + 4, y + cell - 5, 12, true);
         if (!panel.card().isEmpty() && cell > 60) {
           sheets.write(panel.card(), x + 22, y + cell - 5, 10, false);
         }

@@ -12,6 +12,7 @@ import hamper.paper.Crew;
 import hamper.paper.CrewSheet;
 import hamper.paper.CrewSheet.LegRow;
 import hamper.paper.Paperwork;
+import hamper.progress.Progress;
 import hamper.samples.RandomYards;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -43,7 +44,8 @@ class SheetPdfTest {
   }
 
   private static byte[] pdf(Facts facts, PaperSize size) {
-    return SheetPdf.of(Paperwork.of(facts, 7), facts.plan().display().name(), 7, EVENING, size);
+    return SheetPdf.of(
+        Paperwork.of(facts, 7, Progress.NONE), facts.plan().display().name(), 7, EVENING, size);
   }
 
   private static List<LegRow> legs(CrewSheet sheet, String written) {

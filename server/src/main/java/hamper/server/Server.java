@@ -15,6 +15,8 @@ import hamper.server.store.DisplayStore;
 import hamper.server.store.Engine;
 import hamper.server.store.HandoverStore;
 import hamper.server.store.MilestoneStore;
+import hamper.server.store.Photos;
+import hamper.server.store.ProgressStore;
 import hamper.server.store.StoreException;
 import hamper.server.store.TrialStore;
 import java.nio.file.Path;
@@ -106,6 +108,16 @@ public class Server {
   @Bean
   TrialStore trialStore(Engine engine) {
     return new TrialStore(engine);
+  }
+
+  @Bean
+  ProgressStore progressStore(Engine engine) {
+    return new ProgressStore(engine);
+  }
+
+  @Bean
+  Photos photos(Engine engine) {
+    return new Photos(engine);
   }
 
   @Bean

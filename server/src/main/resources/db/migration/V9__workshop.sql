@@ -24,3 +24,22 @@ create table tag (
   name varchar(200) not null,
   primary key (display_id, place)
 );
+
+-- What happened to each string: kept beside the display, added to and never changed.
+create table string_fact (
+  id bigint generated always as identity primary key,
+  display_id varchar(64) not null references display (id) on delete cascade,
+  piece_id varchar(64) not null,
+  at timestamp with time zone not null,
+  by_name varchar(80) not null,
+  kind varchar(16) not null,
+  stage varchar(16),
+  port varchar(160),
+  reason varchar(400),
+  urgency varchar(16),
+  owner varchar(80),
+  photo varchar(64),
+  fit varchar(16),
+  place varchar(80)
+);
+create index string_fact_by_piece on string_fact (display_id, piece_id, id);

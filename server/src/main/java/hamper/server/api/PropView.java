@@ -15,6 +15,7 @@ public record PropView(Prop prop, List<PieceView> pieces) {
    * @param port where it hangs; left out: in the tray
    * @param brightness in force where it says nothing itself and hangs nowhere (percent)
    * @param wall what there is to draw of it, where it is a wall
+   * @param tags on it, and on the cable that leads to it
    */
   public record PieceView(
       Piece piece,
@@ -25,5 +26,6 @@ public record PropView(Prop prop, List<PieceView> pieces) {
       Optional<PortRef> port,
       Optional<String> written,
       int brightness,
-      Optional<WallView> wall) {}
+      Optional<WallView> wall,
+      List<String> tags) {}
 }

@@ -25,6 +25,7 @@ import hamper.display.PortRef;
 import hamper.display.Prop;
 import hamper.display.SerialDimmer;
 import hamper.display.SlotPiece;
+import hamper.display.Tag;
 import hamper.display.Wall;
 import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
@@ -43,13 +44,16 @@ import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** Makes views from facts. Pure functions. */
 final class Views {
   private final Plan plan;
+  private final Map<Tag.On, String> tags;
 
   private Views(Plan plan) {
     this.plan = plan;
+    tags = plan.display().workshop().byThing();
   }
 
   static List<ControllerView> controllers(Facts facts) {
@@ -295,7 +299,11 @@ final class Views {
         port,
         port.map(plan::written),
         Brightness.outside(prop),
-        piece instanceof Wall wall ? Optional.of(WallView.of(wall)) : Optional.empty());
+        piece instanceof Wall wall ? Optional.of(WallView.of(wall)) : Optional.empty(),
+        Stream.of(Tag.On.string(piece.id()), Tag.On.cable(piece.id()))
+            .filter(tags::containsKey)
+            .map(tags::get)
+            .toList());
   }
 
   private static int pixels(Piece piece) {

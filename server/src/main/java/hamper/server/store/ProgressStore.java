@@ -1,0 +1,123 @@
+package hamper.server.store;
+
+import hamper.progress.Stage;
+import hamper.progress.StringFact;
+import hamper.progress.StringFact.Condition;
+import hamper.progress.StringFact.Reached;
+import hamper.progress.StringFact.Settled;
+import hamper.progress.StringFact.Stored;
+import hamper.progress.StringFact.Trouble;
+import hamper.progress.StringFact.Urgency;
+import hamper.progress.StringFact.What;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Timestamp;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/**
+ * What happened to each string, beside the displays: facts are added, and never changed or taken
+ * back. What a method has answered survives the loss of power.
+ */
+public final class ProgressStore {
+  private static final int MOST_HISTORY = 200;
+
+  private final Engine engine;
+  private final JdbcClient db;
+  private final SafeWrites writes;
+
+  public ProgressStore(Engine engine) {
+    this.engine = engine;
+    this.db = JdbcClient.create(engine.source());
+    this.writes = new SafeWrites(engine, db);
+  }
+
+  /** All of them, or none. */
+  public void add(String display, List<StringFact> facts) {
+    writes.make(() -> facts.forEach(fact -> insert(display, fact)));
+  }
+
+  private void insert(String display, StringFact fact) {
+    What what = fact.what();
+    Optional<Reached> reached = as(Reached.class, what);
+    Optional<Trouble> trouble = as(Trouble.class, what);
+    Optional<Stored> stored = as(Stored.class, what);
+    db.sql(
+            """
+            insert into string_fact (display_id, piece_id, at, by_name, kind, stage, port, reason,
+              urgency, owner, photo, fit, place)
+            values (:display, :piece, :at, :by, :kind, :stage, :port, :reason,
+              :urgency, :owner, :photo, :fit, :place)
+            """)
+        .param("display", display)
+        .param("piece", fact.piece())
+        .param("at", Timestamp.from(fact.at()))
+        .param("by", fact.by())
+        .param("kind", what.getClass().getSimpleName().toUpperCase(java.util.Locale.ROOT))
+        .param("stage", reached.map(one -> one.stage().name()).orElse(null))
+        .param("port", reached.flatMap(Reached::socket).orElse(null))
+        .param("reason", trouble.map(Trouble::reason).orElse(null))
+        .param("urgency", trouble.map(one -> one.urgency().name()).orElse(null))
+        .param("owner", trouble.map(Trouble::owner).orElse(null))
+        .param("photo", trouble.flatMap(Trouble::photo).orElse(null))
+        .param("fit", stored.map(one -> one.condition().name()).orElse(null))
+        .param("place", stored.map(Stored::place).orElse(null))
+        .update();
+  }
+
+  private static <T extends What> Optional<T> as(Class<T> kind, What what) {
+    return kind.isInstance(what) ? Optional.of(kind.cast(what)) : Optional.empty();
+  }
+
+  /** Of a display, oldest first. */
+  public List<StringFact> facts(String display) {
+    return engine.read(
+        () ->
+            db.sql("select * from string_fact where display_id = :display order by id")
+                .param("display", display)
+                .query((row, n) -> fact(row))
+                .list());
+  }
+
+  /** What happened to one string, the latest first. */
+  public List<StringFact> history(String display, String piece) {
+    return engine.read(
+        () ->
+            db.sql(
+                    """
+                    select * from string_fact where display_id = :display and piece_id = :piece
+                    order by id desc limit :most
+                    """)
+                .param("display", display)
+                .param("piece", piece)
+                .param("most", MOST_HISTORY)
+                .query((row, n) -> fact(row))
+                .list());
+  }
+
+  private static StringFact fact(ResultSet row) throws SQLException {
+    return new StringFact(
+        row.getString("piece_id"),
+        row.getTimestamp("at").toInstant(),
+        row.getString("by_name"),
+        what(row));
+  }
+
+  private static What what(ResultSet row) throws SQLException {
+    return switch (row.getString("kind")) {
+      case "REACHED" ->
+          new Reached(
+              Stage.valueOf(row.getString("stage")), Optional.ofNullable(row.getString("port")));
+      case "TROUBLE" ->
+          new Trouble(
+              row.getString("reason"),
+              Urgency.valueOf(row.getString("urgency")),
+              row.getString("owner"),
+              Optional.ofNullable(row.getString("photo")));
+      case "SETTLED" -> new Settled();
+      case "STORED" -> new Stored(Condition.valueOf(row.getString("fit")), row.getString("place"));
+      default -> throw new SQLException("a fact of kind " + row.getString("kind"));
+    };
+  }
+}
