@@ -45,6 +45,7 @@ const WHERE: Record<string, Record<string, string>> = {
     enclosures: OWN,
     links: OWN,
     accepted: OWN,
+    workshop: OWN,
     milestones: OWN,
   },
   displaySettings: {
@@ -53,6 +54,21 @@ const WHERE: Record<string, Record<string, string>> = {
     framesPerSecond: 'places/ControllersPlace.vue',
     keepsStill: SEASON,
     showHours: SEASON,
+  },
+  workshop: {
+    sparesPercent: 'places/paper/ShoppingPage.vue',
+    allowancePercent: 'places/paper/ShoppingPage.vue',
+    stock: 'places/paper/ShoppingPage.vue',
+    lastTag: OWN,
+    tags: OWN,
+  },
+  tag: {
+    text: 'places/paper/TagsPage.vue',
+    kind: OWN,
+    of: OWN,
+    bank: OWN,
+    box: OWN,
+    name: OWN,
   },
   zone: {
     id: OWN,

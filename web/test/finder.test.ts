@@ -25,8 +25,8 @@ function controller(id: string, lanes: unknown[]) {
     lanes,
   }
 }
-function piece(id: string, title: string, written?: string) {
-  return { piece: { id }, title, written }
+function piece(id: string, title: string, written?: string, tags: string[] = []) {
+  return { piece: { id }, title, written, tags }
 }
 const display = {
   controllers: [
@@ -40,7 +40,7 @@ const display = {
       pieces: [
         piece('a', 'Lantern 1'),
         piece('b', 'Lantern 2', 'K1-1'),
-        piece('c', 'Rope', 'K1-2'),
+        piece('c', 'Rope', 'K1-2', ['S017', 'C018']),
       ],
     },
   ],
@@ -51,6 +51,12 @@ const display = {
 } as unknown as DisplayView
 
 const titles = (text: string) => find(display, text).map((one) => one.title)
+
+test('a thing is found by its tag, whole, in any letters', () => {
+  expect(titles('s017')).toEqual(['Rope, tag S017'])
+  expect(titles('C018')).toEqual(['Rope, tag C018'])
+  expect(titles('S01')).toEqual([])
+})
 
 test('a piece goes to a port, by its tag or by the name on the board', () => {
   expect(find(display, 'rope to k1-1')[0].act?.edit).toEqual({

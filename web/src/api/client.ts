@@ -11,7 +11,10 @@ import type {
   Located,
   Moving,
   OutputRequest,
+  Condition,
   PaperSize,
+  Stage,
+  TroubleRequest,
   PortRef,
   Question,
 } from './types'
@@ -415,10 +418,47 @@ export const api = {
       }),
     ),
   serialPorts: () => answer(client.GET('/api/machine/serial-ports')),
-  paper: (id: string, size: PaperSize, controller?: string) =>
+  paper: (id: string, size: PaperSize, sheet?: string) =>
     answer(
       client.GET('/api/displays/{id}/paper', {
-        params: { ...at(id), query: { size, controller } },
+        params: { ...at(id), query: { size, sheet } },
+      }),
+    ),
+  paperSheet: (id: string, sheet: string) =>
+    answer(
+      client.GET('/api/displays/{id}/paper/sheets/{sheet}', {
+        params: { path: { id, sheet } },
+      }),
+    ),
+  tags: (id: string) => answer(client.GET('/api/displays/{id}/paper/tags', of(id))),
+  shopping: (id: string) => answer(client.GET('/api/displays/{id}/paper/shopping', of(id))),
+  progress: (id: string) => answer(client.GET('/api/displays/{id}/progress', of(id))),
+  reachStage: (id: string, pieces: string[], stage: Stage) =>
+    answer(client.PUT('/api/displays/{id}/progress/stage', { ...of(id), body: { pieces, stage } })),
+  trouble: (id: string, body: TroubleRequest) =>
+    answer(client.PUT('/api/displays/{id}/progress/trouble', { ...of(id), body })),
+  settled: (id: string, pieces: string[]) =>
+    answer(client.PUT('/api/displays/{id}/progress/settled', { ...of(id), body: { pieces } })),
+  stored: (id: string, pieces: string[], condition: Condition, place: string) =>
+    answer(
+      client.PUT('/api/displays/{id}/progress/stored', {
+        ...of(id),
+        body: { pieces, condition, place },
+      }),
+    ),
+  stringHistory: (id: string, piece: string) =>
+    answer(
+      client.GET('/api/displays/{id}/progress/{piece}/history', {
+        params: { path: { id, piece } },
+      }),
+    ),
+  addPhoto: (id: string, file: Blob) =>
+    answer(
+      client.POST('/api/displays/{id}/progress/photos', {
+        ...of(id),
+        body: file as unknown as string,
+        bodySerializer: () => file,
+        headers: { 'content-type': 'application/octet-stream' },
       }),
     ),
   machineAdapters: () => answer(client.GET('/api/machine/adapters')),

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import PlaceLooks from '../parts/PlaceLooks.vue'
 import CapturePage from './network/CapturePage.vue'
 import ArrivesPage from './network/ArrivesPage.vue'
 import LinePage from './network/LinePage.vue'
@@ -22,18 +23,13 @@ const look = computed(() => LOOKS.find((one) => one.part && one.part === props.p
 
 <template>
   <div class="place">
-    <nav class="looks" aria-label="Ways to look at the network">
-      <h1>Network</h1>
-      <router-link
-        v-for="one in LOOKS"
-        :key="one.part"
-        :to="{ name: 'network', params: { part: one.part } }"
-        :class="{ here: one === look }"
-        :aria-current="one === look ? 'page' : undefined"
-        :data-test="`look-${one.part || 'planned'}`"
-        >{{ one.title }}</router-link
-      >
-    </nav>
+    <PlaceLooks
+      title="Network"
+      label="Ways to look at the network"
+      place="network"
+      :looks="LOOKS"
+      :here="look.part"
+    />
     <WhoPage v-if="look.part === 'who'" />
     <LinePage v-else-if="look.part === 'line'" />
     <ArrivesPage v-else-if="look.part === 'arrives'" />
@@ -41,31 +37,3 @@ const look = computed(() => LOOKS.find((one) => one.part && one.part === props.p
     <PlannedNetwork v-else :part="part" />
   </div>
 </template>
-
-<style scoped>
-.looks {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 2px 18px;
-  padding: 14px 24px 0;
-  font-size: 13.5px;
-}
-h1 {
-  margin-right: 6px;
-}
-.looks a {
-  color: var(--quiet);
-  padding: 2px 0;
-  border-bottom: 2px solid transparent;
-}
-.looks a.here {
-  color: rgb(var(--v-theme-on-surface));
-  border-bottom-color: var(--copper);
-}
-@media (width < 700px) {
-  .looks {
-    padding: 10px 12px 0;
-  }
-}
-</style>

@@ -2,11 +2,13 @@
 import { computed, ref } from 'vue'
 import type { ControllerView, Finding } from '../api/types'
 import { blockTold } from '../parts/blockTold'
+import PlaceLooks from '../parts/PlaceLooks.vue'
 import { useGrowing } from '../parts/useGrowing'
 import { counted } from '../parts/words'
 import { whyController } from '../parts/why'
 import StateMark from '../shell/StateMark.vue'
 import { capacityLeft, seenRight } from './overview/progress'
+import StringsPage from './overview/StringsPage.vue'
 import ZoneStrip from './overview/ZoneStrip.vue'
 import MiniRibbon from '../ribbon/MiniRibbon.vue'
 import { reachOf } from '../ribbon/geometry'
@@ -17,6 +19,15 @@ import { useDisplay } from '../state/display'
 import { useHandover } from '../state/handover'
 import { useMarks } from '../state/marks'
 import { useShell } from '../state/shell'
+
+/** What of it is looked at: nothing for what is left, "strings", or "strings-" and a zone. */
+const props = defineProps<{ part?: string }>()
+const LOOKS = [
+  { part: '', title: 'What is left' },
+  { part: 'strings', title: 'Where each string is' },
+]
+const strings = computed(() => props.part?.startsWith('strings'))
+const zone = computed(() => /^strings-(.+)$/.exec(props.part ?? '')?.[1])
 
 const display = useDisplay()
 const handover = useHandover()
@@ -176,136 +187,149 @@ function worst(view: ControllerView) {
 
 <template>
   <div class="overview">
-    <h1>{{ display.view!.name }}</h1>
-    <ol class="steps" aria-label="What is left">
-      <li v-for="step in steps" :key="step.title" :class="{ done: step.done }">
-        <component
-          :is="step.to ? 'router-link' : 'button'"
-          v-bind="step.to ? { to: { name: step.to } } : { type: 'button' }"
-          class="step"
-          @click="step.to || (shell.findingsOpen = true)"
-        >
-          <strong>{{ step.done ? '✓' : '○' }} {{ step.title }}</strong>
-          <span>{{ step.text }}</span>
-        </component>
-      </li>
-    </ol>
-
-    <section v-if="faults.length" class="stops" aria-label="What stops you tonight">
-      <h2>What stops you tonight</h2>
-      <ul>
-        <li v-for="one in faults.slice(0, 6)" :key="isCluster(one) ? one.key : one.identity">
-          <span aria-hidden="true" class="sign">▲</span>
-          <template v-if="isCluster(one)">
-            <span>{{ one.title }}: {{ one.findings[0].message }} …</span>
-            <v-btn size="small" color="primary" @click="shell.findingsOpen = true">Show all</v-btn>
-          </template>
-          <template v-else>
-            <span>{{ one.message }}</span>
-            <v-btn size="small" color="primary" @click="goThere(one.subjects[0], one.area)"
-              >Go there</v-btn
-            >
-          </template>
-        </li>
-      </ul>
-      <v-btn v-if="faults.length > 6" size="small" @click="shell.findingsOpen = true">
-        and {{ faults.length - 6 }} more
-      </v-btn>
-    </section>
-
-    <div v-if="controllers.length === 0" class="none">
-      <h2>Nothing is planned yet</h2>
-      <p class="quiet">
-        Begin with whatever you know first: the devices in
-        <router-link :to="{ name: 'controllers' }">Controllers</router-link>, what there is to light
-        in <router-link :to="{ name: 'props' }">Props</router-link>, or the addresses in
-        <router-link :to="{ name: 'network' }">Network</router-link>. The line above says what is
-        still missing.
-      </p>
-    </div>
-    <div v-else class="beside">
-      <ZoneStrip class="zones" />
-      <table class="list">
-        <thead>
-          <tr>
-            <th>Controller</th>
-            <th>Ports, to scale</th>
-            <th>Addresses</th>
-            <th>Free</th>
-            <th>Fullest port</th>
-            <th v-if="handover.begun">Given</th>
-            <th v-if="marks.begun">Seen right</th>
-            <th>Findings</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr
-            v-for="view in drawn"
-            :key="view.controller.id"
-            :class="{ host: view.host }"
-            :data-row="view.controller.id"
+    <PlaceLooks
+      :title="display.view!.name"
+      label="Ways to look at the display"
+      place="overview"
+      :looks="LOOKS"
+      :here="strings ? 'strings' : ''"
+    />
+    <StringsPage v-if="strings" :zone="zone" />
+    <div v-else class="whatIsLeft">
+      <ol class="steps" aria-label="What is left">
+        <li v-for="step in steps" :key="step.title" :class="{ done: step.done }">
+          <component
+            :is="step.to ? 'router-link' : 'button'"
+            v-bind="step.to ? { to: { name: step.to } } : { type: 'button' }"
+            class="step"
+            @click="step.to || (shell.findingsOpen = true)"
           >
-            <td :colspan="view.host ? columns : 1">
-              <div class="who">
-                <button
-                  type="button"
-                  class="to"
-                  @click="goThere({ controller: view.controller.id })"
-                >
-                  <strong>{{ view.controller.tag }}</strong> {{ view.controller.name }}
-                </button>
-                <span class="quiet">{{ view.modelTitle }}</span>
-                <span class="quiet mono">{{ view.controller.settings.address }}</span>
-                <StateMark :controller="view.controller.id" />
-                <span v-if="view.host" class="quiet">host: it sends</span>
-              </div>
-            </td>
-            <template v-if="!view.host">
-              <td>
-                <MiniRibbon :controller="view" :width="290" :most="most" />
-              </td>
-              <td class="mono">
-                <template v-if="view.block.channels">
-                  <span
-                    :data-why="
-                      whyController(
-                        view.block.firstUniverse === undefined ? 'DISPLAY_START' : 'FIRST_UNIVERSE',
-                        view.controller.id,
-                      )
-                    "
-                    >{{ blockTold(view) }}</span><br />
-                  <span class="quiet" :data-why="whyController('UNIVERSES', view.controller.id)"
-                    >{{ view.block.channels.toLocaleString('en') }} channels</span
-                  >
-                </template>
-              </td>
-              <td>
-                {{ capacityLeft(view).ports }} of {{ capacityLeft(view).all }} ports
-                <span v-if="capacityLeft(view).pixels" class="quiet mono room"
-                  >{{ capacityLeft(view).pixels.toLocaleString('en') }} px</span
-                >
-              </td>
-              <td class="mono" :class="{ over: worst(view)?.over }">
-                {{ worst(view)?.over ? '▲ ' : '' }}{{ worst(view)?.text }}
-              </td>
-              <td v-if="handover.begun">{{ givenOf(view) }}</td>
-              <td v-if="marks.begun" class="mono">{{ seenOf(view) }}</td>
-              <td>
-                <v-btn
-                  v-if="about(view).length"
-                  size="small"
-                  color="error"
-                  @click="shell.findingsOpen = true"
-                >
-                  {{ about(view).length }} {{ about(view).length === 1 ? 'finding' : 'findings' }}
-                </v-btn>
-                <span v-else class="quiet">✓ none</span>
-              </td>
+            <strong>{{ step.done ? '✓' : '○' }} {{ step.title }}</strong>
+            <span>{{ step.text }}</span>
+          </component>
+        </li>
+      </ol>
+
+      <section v-if="faults.length" class="stops" aria-label="What stops you tonight">
+        <h2>What stops you tonight</h2>
+        <ul>
+          <li v-for="one in faults.slice(0, 6)" :key="isCluster(one) ? one.key : one.identity">
+            <span aria-hidden="true" class="sign">▲</span>
+            <template v-if="isCluster(one)">
+              <span>{{ one.title }}: {{ one.findings[0].message }} …</span>
+              <v-btn size="small" color="primary" @click="shell.findingsOpen = true"
+                >Show all</v-btn
+              >
             </template>
-          </tr>
-          <tr ref="end" aria-hidden="true"></tr>
-        </tbody>
-      </table>
+            <template v-else>
+              <span>{{ one.message }}</span>
+              <v-btn size="small" color="primary" @click="goThere(one.subjects[0], one.area)"
+                >Go there</v-btn
+              >
+            </template>
+          </li>
+        </ul>
+        <v-btn v-if="faults.length > 6" size="small" @click="shell.findingsOpen = true">
+          and {{ faults.length - 6 }} more
+        </v-btn>
+      </section>
+
+      <div v-if="controllers.length === 0" class="none">
+        <h2>Nothing is planned yet</h2>
+        <p class="quiet">
+          Begin with whatever you know first: the devices in
+          <router-link :to="{ name: 'controllers' }">Controllers</router-link>, what there is to
+          light in <router-link :to="{ name: 'props' }">Props</router-link>, or the addresses in
+          <router-link :to="{ name: 'network' }">Network</router-link>. The line above says what is
+          still missing.
+        </p>
+      </div>
+      <div v-else class="beside">
+        <ZoneStrip class="zones" />
+        <table class="list">
+          <thead>
+            <tr>
+              <th>Controller</th>
+              <th>Ports, to scale</th>
+              <th>Addresses</th>
+              <th>Free</th>
+              <th>Fullest port</th>
+              <th v-if="handover.begun">Given</th>
+              <th v-if="marks.begun">Seen right</th>
+              <th>Findings</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr
+              v-for="view in drawn"
+              :key="view.controller.id"
+              :class="{ host: view.host }"
+              :data-row="view.controller.id"
+            >
+              <td :colspan="view.host ? columns : 1">
+                <div class="who">
+                  <button
+                    type="button"
+                    class="to"
+                    @click="goThere({ controller: view.controller.id })"
+                  >
+                    <strong>{{ view.controller.tag }}</strong> {{ view.controller.name }}
+                  </button>
+                  <span class="quiet">{{ view.modelTitle }}</span>
+                  <span class="quiet mono">{{ view.controller.settings.address }}</span>
+                  <StateMark :controller="view.controller.id" />
+                  <span v-if="view.host" class="quiet">host: it sends</span>
+                </div>
+              </td>
+              <template v-if="!view.host">
+                <td>
+                  <MiniRibbon :controller="view" :width="290" :most="most" />
+                </td>
+                <td class="mono">
+                  <template v-if="view.block.channels">
+                    <span
+                      :data-why="
+                        whyController(
+                          view.block.firstUniverse === undefined
+                            ? 'DISPLAY_START'
+                            : 'FIRST_UNIVERSE',
+                          view.controller.id,
+                        )
+                      "
+                      >{{ blockTold(view) }}</span><br />
+                    <span class="quiet" :data-why="whyController('UNIVERSES', view.controller.id)"
+                      >{{ view.block.channels.toLocaleString('en') }} channels</span
+                    >
+                  </template>
+                </td>
+                <td>
+                  {{ capacityLeft(view).ports }} of {{ capacityLeft(view).all }} ports
+                  <span v-if="capacityLeft(view).pixels" class="quiet mono room"
+                    >{{ capacityLeft(view).pixels.toLocaleString('en') }} px</span
+                  >
+                </td>
+                <td class="mono" :class="{ over: worst(view)?.over }">
+                  {{ worst(view)?.over ? '▲ ' : '' }}{{ worst(view)?.text }}
+                </td>
+                <td v-if="handover.begun">{{ givenOf(view) }}</td>
+                <td v-if="marks.begun" class="mono">{{ seenOf(view) }}</td>
+                <td>
+                  <v-btn
+                    v-if="about(view).length"
+                    size="small"
+                    color="error"
+                    @click="shell.findingsOpen = true"
+                  >
+                    {{ about(view).length }} {{ about(view).length === 1 ? 'finding' : 'findings' }}
+                  </v-btn>
+                  <span v-else class="quiet">✓ none</span>
+                </td>
+              </template>
+            </tr>
+            <tr ref="end" aria-hidden="true"></tr>
+          </tbody>
+        </table>
+      </div>
     </div>
   </div>
 </template>
@@ -330,7 +354,12 @@ function worst(view: ControllerView) {
   font-size: 12px;
 }
 .overview {
-  padding: 16px 24px 40px;
+  display: flex;
+  flex-direction: column;
+  min-height: 100%;
+}
+.whatIsLeft {
+  padding: 12px 24px 40px;
   display: grid;
   gap: 16px;
 }

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { LaneView } from '../api/types'
 import { useDisplay } from '../state/display'
+import { useProgress } from '../state/progress'
 import { limitOf, stretches, type Stretch } from './geometry'
 import { labels } from './labels'
 
@@ -30,6 +31,7 @@ const emit = defineEmits<{
 }>()
 
 const display = useDisplay()
+const progress = useProgress()
 const wires = computed(() => stretches(props.lane))
 const limit = computed(() => limitOf(props.lane))
 const end = computed(() =>
@@ -126,7 +128,19 @@ function told(s: Stretch): string {
   const mirror = s.leg.mirrorOf
     ? `, mirrors ${display.pieces.get(s.leg.mirrorOf)?.title ?? s.leg.mirrorOf}`
     : ''
-  return `${s.leg.title} ${count(s)}${unit}${start}${held}${mirror}, on ${props.lane.written}`
+  const trouble = troubleOf(s) ? `, in trouble: ${troubleOf(s)}` : ''
+  return `${s.leg.title} ${count(s)}${unit}${start}${held}${mirror}, on ${props.lane.written}${trouble}`
+}
+/** What somebody said is wrong with it; nothing where nobody did. */
+function troubleOf(s: Stretch): string | undefined {
+  return progress.byPiece.get(s.leg.piece)?.trouble?.reason
+}
+/** What is told of it when it is pointed at. */
+function tip(s: Stretch): string {
+  const at = progress.byPiece.get(s.leg.piece)
+  const stage = at && at.stage !== 'PLANNED' ? at.stage.toLowerCase().replace('_', ' ') : ''
+  const trouble = troubleOf(s) ? `▲ ${troubleOf(s)}` : ''
+  return [s.leg.title, stage, trouble, wrong(s)?.told].filter(Boolean).join('\n')
 }
 </script>
 
@@ -169,7 +183,7 @@ function told(s: Stretch): string {
         :data-piece="s.leg.piece"
         :data-cell="s.index"
         :aria-label="told(s)"
-        :title="wrong(s) ? `${s.leg.title}\n${wrong(s)!.told}` : s.leg.title"
+        :title="tip(s)"
         :aria-pressed="selected.includes(s.leg.piece)"
         @pointerdown="emit('press', $event, s.leg.piece)"
         @click="$event.detail < 2 && emit('choose', s.leg.piece, $event.shiftKey || $event.ctrlKey)"
@@ -190,6 +204,7 @@ function told(s: Stretch): string {
           :style="{ left: `${x}px` }"
         />
         <span v-for="x in marks(s).folds" :key="`f${x}`" class="fold" :style="{ left: `${x}px` }" />
+        <span v-if="troubleOf(s)" class="trouble" aria-hidden="true" data-test="trouble">▲</span>
         <span v-if="caught(s)" class="catch" title="The start address is held" />
         <span
           v-if="boxOf(s)"
@@ -405,6 +420,11 @@ function told(s: Stretch): string {
   width: 1.5px;
   height: 5px;
   background: var(--zone);
+}
+.trouble {
+  flex: none;
+  font-size: 10px;
+  color: rgb(var(--v-theme-error));
 }
 .catch {
   flex: none;

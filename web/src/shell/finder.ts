@@ -107,7 +107,7 @@ function pieces(display: DisplayView) {
   return display.props.flatMap((prop) => prop.pieces)
 }
 
-/** Finds by name, port ("K1-7") or IP address, and reads commands. */
+/** Finds by name, tag, port ("K1-7") or IP address, and reads commands. */
 export function find(display: DisplayView, query: string): Found[] {
   const text = query.trim()
   if (!text) {
@@ -144,10 +144,11 @@ export function find(display: DisplayView, query: string): Found[] {
       )
   }
   for (const piece of pieces(display)) {
-    if (piece.title.toLowerCase().includes(wanted)) {
+    const tag = piece.tags.find((one) => one.toLowerCase() === wanted)
+    if (tag || piece.title.toLowerCase().includes(wanted)) {
       found.push({
         key: `piece-${piece.piece.id}`,
-        title: piece.title,
+        title: tag ? `${piece.title}, tag ${tag}` : piece.title,
         detail: piece.written ?? 'not patched',
         subject: { piece: piece.piece.id },
       })

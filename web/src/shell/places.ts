@@ -13,7 +13,7 @@ import {
 
 /** The places, in the order of the work; `opens` names what of a place an address can open. */
 export const places = [
-  { name: 'overview', title: 'Overview', icon: mdiViewDashboardOutline },
+  { name: 'overview', title: 'Overview', icon: mdiViewDashboardOutline, opens: 'part' },
   { name: 'network', title: 'Network', icon: mdiLan, opens: 'part' },
   {
     name: 'controllers',
@@ -26,7 +26,7 @@ export const places = [
   { name: 'addresses', title: 'Addresses', icon: mdiViewSequentialOutline, opens: 'row' },
   { name: 'loads', title: 'Loads', icon: mdiGauge, opens: 'run' },
   { name: 'handover', title: 'Handover', icon: mdiSendVariantOutline, opens: 'controller' },
-  { name: 'paper', title: 'Paper', icon: mdiPrinterOutline, opens: 'controller' },
+  { name: 'paper', title: 'Paper', icon: mdiPrinterOutline, opens: 'sheet' },
   { name: 'trial', title: 'Trial', icon: mdiLightbulbOnOutline, opens: 'part' },
 ] as const
 

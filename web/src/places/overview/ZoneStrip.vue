@@ -3,12 +3,15 @@ import { computed } from 'vue'
 import { useDisplay } from '../../state/display'
 import { useHandover } from '../../state/handover'
 import { useMarks } from '../../state/marks'
+import { useProgress } from '../../state/progress'
 import { zoneProgress } from './progress'
+import { leftOf } from './strings'
 
 /** Zone by zone: what hangs and what was given; a strip, or a table where the window is wide. */
 const display = useDisplay()
 const handover = useHandover()
 const marks = useMarks()
+const progress = useProgress()
 const zones = computed(() =>
   zoneProgress(
     display.view!,
@@ -28,6 +31,7 @@ const zones = computed(() =>
           <th>Hangs</th>
           <th v-if="handover.begun">Given</th>
           <th v-if="marks.begun">Seen right</th>
+          <th v-if="progress.begun">Left tonight</th>
           <th>Pixels</th>
         </tr>
       </thead>
@@ -46,7 +50,22 @@ const zones = computed(() =>
             {{ zone.given === zone.pieces ? '✓ ' : '' }}{{ zone.given }} of {{ zone.pieces }}
           </td>
           <td v-if="marks.begun" class="mono" :class="{ done: zone.seen === zone.strings }">
-            {{ zone.seen === zone.strings ? '✓ ' : '' }}{{ zone.seen }} of {{ zone.strings }}
+            {{ zone.seen === zone.strings ? '✓ ' : '' }}{{ zone.seen }} of {{ zone.strings
+            }}<span class="narrow"> seen</span>
+          </td>
+          <td v-if="progress.begun" class="mono">
+            <router-link
+              v-if="leftOf(progress.strings, zone.name).all"
+              :to="{ name: 'overview', params: { part: `strings-${zone.id}` } }"
+              class="left"
+              data-test="zone-left"
+              >{{ leftOf(progress.strings, zone.name).left }} left<span
+                v-if="leftOf(progress.strings, zone.name).trouble"
+                class="wrong"
+              >
+                ▲ {{ leftOf(progress.strings, zone.name).trouble }}</span
+              ></router-link
+            >
           </td>
           <td class="mono quiet">{{ zone.pixels.toLocaleString('en') }} px</td>
         </tr>
@@ -78,6 +97,15 @@ const zones = computed(() =>
   height: 9px;
   margin-right: 8px;
 }
+.left {
+  color: inherit;
+}
+.narrow {
+  display: none;
+}
+.wrong {
+  color: rgb(var(--v-theme-error));
+}
 @media (width < 1500px) {
   .zones thead {
     position: absolute;
@@ -85,6 +113,9 @@ const zones = computed(() =>
     height: 1px;
     overflow: hidden;
     clip-path: inset(50%);
+  }
+  .narrow {
+    display: inline;
   }
   .zones tbody {
     display: flex;

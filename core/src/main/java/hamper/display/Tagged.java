@@ -1,5 +1,6 @@
 package hamper.display;
 
+import hamper.catalog.Banks;
 import java.util.LinkedHashMap;
 import java.util.Map;
 
@@ -19,9 +20,7 @@ public final class Tagged {
     }
     for (Controller controller : plan.display().controllers()) {
       for (BankCable cable : controller.cables()) {
-        all.put(
-            Tag.On.bank(controller.id(), cable),
-            "%s bank %d, box %d".formatted(controller.tag(), cable.bank(), cable.box()));
+        all.put(Tag.On.bank(controller.id(), cable), bank(controller, cable.bank(), cable.box()));
       }
       for (HungRun run : plan.runsOf(controller)) {
         for (HungLeg leg : run.legs()) {
@@ -43,5 +42,9 @@ public final class Tagged {
           "%s bank %d, box %d"
               .formatted(plan.existingController(on.of()).tag(), on.bank().get(), on.box().get());
     };
+  }
+
+  private static String bank(Controller controller, int bank, int box) {
+    return "%s bank %d, box %s".formatted(controller.tag(), bank, Banks.letter(box));
   }
 }

@@ -49,11 +49,10 @@ public sealed interface Block
    * A column of a table.
    *
    * @param unit of its numbers; may be empty
-   * @param share of the width beside the others', 1 the least
    */
-  record Column(String title, String unit, int share) {
-    static Column of(String title, int share) {
-      return new Column(title, "", share);
+  record Column(String title, String unit) {
+    static Column of(String title) {
+      return new Column(title, "");
     }
 
     /** As it stands over the column. */
@@ -74,7 +73,7 @@ public sealed interface Block
     }
 
     static Cell of(long number) {
-      return new Cell(Long.toString(number), Optional.of((double) number));
+      return new Cell(grouped(number), Optional.of((double) number));
     }
 
     /** With at most one decimal. */
@@ -91,11 +90,16 @@ public sealed interface Block
     }
   }
 
+  /** A whole number as people read it. */
+  static String grouped(long number) {
+    return String.format(Locale.ROOT, "%,d", number);
+  }
+
   /** A number with one decimal, or none where it is whole. */
   static String short1(double value) {
     double rounded = Math.round(value * 10) / 10.0;
     return rounded == Math.rint(rounded)
-        ? String.format(Locale.ROOT, "%.0f", rounded)
-        : String.format(Locale.ROOT, "%.1f", rounded);
+        ? String.format(Locale.ROOT, "%,.0f", rounded)
+        : String.format(Locale.ROOT, "%,.1f", rounded);
   }
 }

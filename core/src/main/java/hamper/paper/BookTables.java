@@ -61,7 +61,7 @@ public final class BookTables {
       Table only = parts.get(0);
       return new Table(sheet.title(), only.columns(), only.rows(), "");
     }
-    List<Column> columns = new ArrayList<>(List.of(Column.of("Kind", 1)));
+    List<Column> columns = new ArrayList<>(List.of(Column.of("Kind")));
     if (!parts.isEmpty()) {
       columns.addAll(parts.get(0).columns());
     }
@@ -117,16 +117,16 @@ public final class BookTables {
     return new Table(
         "Ports",
         List.of(
-            Column.of("Controller", 1),
-            Column.of("Port", 1),
-            Column.of("Of", 1),
-            Column.of("Leg", 1),
-            Column.of("Piece", 3),
-            Column.of("Tag", 1),
-            Column.of("Pixels", 1),
-            Column.of("Null pixels", 1),
-            Column.of("First", 1),
-            Column.of("Last", 1)),
+            Column.of("Controller"),
+            Column.of("Port"),
+            Column.of("Of"),
+            Column.of("Leg"),
+            Column.of("Piece"),
+            Column.of("Tag"),
+            Column.of("Pixels"),
+            Column.of("Null pixels"),
+            Column.of("First"),
+            Column.of("Last")),
         rows,
         "");
   }
@@ -152,12 +152,12 @@ public final class BookTables {
     return new Table(
         "Props",
         List.of(
-            Column.of("Prop", 3),
-            Column.of("Zone", 2),
-            Column.of("Pieces", 1),
-            Column.of("Strings", 1),
-            Column.of("Pixels", 1),
-            Column.of("On", 3)),
+            Column.of("Prop"),
+            Column.of("Zone"),
+            Column.of("Pieces"),
+            Column.of("Strings"),
+            Column.of("Pixels"),
+            Column.of("On")),
         rows,
         "");
   }
@@ -187,13 +187,13 @@ public final class BookTables {
     return new Table(
         "Where each string is",
         List.of(
-            Column.of("String", 3),
-            Column.of("Zone", 2),
-            Column.of("Port", 1),
-            Column.of("Stage", 1),
-            Column.of("Said by", 1),
-            Column.of("Trouble", 3),
-            Column.of("Put away", 2)),
+            Column.of("String"),
+            Column.of("Zone"),
+            Column.of("Port"),
+            Column.of("Stage"),
+            Column.of("Said by"),
+            Column.of("Trouble"),
+            Column.of("Put away")),
         rows,
         "");
   }
@@ -227,14 +227,14 @@ public final class BookTables {
     return new Table(
         "Loads",
         List.of(
-            Column.of("Port or supply", 2),
-            Column.of("Pixels", 1),
-            Column.of("Null pixels", 1),
-            Column.of("Limit", 1),
-            new Column("Frames", "1/s", 1),
-            new Column("Planned", "A", 1),
-            new Column("At 100 %", "A", 1),
-            new Column("Fuse or rating", "A", 1)),
+            Column.of("Port or supply"),
+            Column.of("Pixels"),
+            Column.of("Null pixels"),
+            Column.of("Limit"),
+            new Column("Frames", "1/s"),
+            new Column("Planned", "A"),
+            new Column("At 100 %", "A"),
+            new Column("Fuse or rating", "A")),
         rows,
         "");
   }
@@ -253,16 +253,16 @@ public final class BookTables {
     return new Table(
         "Feeds",
         List.of(
-            Column.of("Port", 1),
-            Column.of("At", 2),
-            Column.of("Before place", 1),
-            Column.of("Supply", 2),
-            new Column("Gives", "V", 1),
-            Column.of("Wire", 1),
-            new Column("Lead", "m", 1),
-            new Column("Fuse", "A", 1),
-            new Column("Planned", "A", 1),
-            new Column("At 100 %", "A", 1)),
+            Column.of("Port"),
+            Column.of("At"),
+            Column.of("Before place"),
+            Column.of("Supply"),
+            new Column("Gives", "V"),
+            Column.of("Wire"),
+            new Column("Lead", "m"),
+            new Column("Fuse", "A"),
+            new Column("Planned", "A"),
+            new Column("At 100 %", "A")),
         rows,
         "");
   }

@@ -1,5 +1,6 @@
 package hamper.paper;
 
+import hamper.catalog.Banks;
 import hamper.display.PortRef;
 import java.util.ArrayList;
 import java.util.List;
@@ -146,7 +147,7 @@ public record CrewSheet(
     public String told() {
       List<String> told = new ArrayList<>(List.of(title));
       add(told, tag);
-      box.ifPresent(number -> told.add("box " + number));
+      box.ifPresent(number -> told.add("box " + Banks.letter(number)));
       add(told, zone);
       add(told, pixels > 0 ? pixels + " pixels" : "");
       told.add(type);

@@ -71,13 +71,13 @@ final class DmxSheet {
     return new Table(
         facts.plan().written(run.port()) + universe,
         List.of(
-            Column.of("No.", 1),
-            Column.of("Fixture", 4),
-            Column.of("Zone", 2),
-            Column.of("Set to slot", 1),
-            Column.of("Slots", 1),
-            new Column("Cable before", "m", 1),
-            Column.of("Ends", 2)),
+            Column.of("No."),
+            Column.of("Fixture"),
+            Column.of("Zone"),
+            Column.of("Set to slot"),
+            Column.of("Slots"),
+            new Column("Cable before", "m"),
+            Column.of("Ends")),
         rows,
         "");
   }

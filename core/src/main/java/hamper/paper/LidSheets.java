@@ -86,11 +86,11 @@ final class LidSheets {
     return new Table(
         "In it",
         List.of(
-            Column.of("Tag", 1),
-            Column.of("Name", 3),
-            Column.of("Model", 3),
-            Column.of("Address", 2),
-            Column.of("Universes", 1)),
+            Column.of("Tag"),
+            Column.of("Name"),
+            Column.of("Model"),
+            Column.of("Address"),
+            Column.of("Universes")),
         rows,
         "No controllers are in it.");
   }
@@ -115,10 +115,10 @@ final class LidSheets {
     return new Table(
         "Leaves it by",
         List.of(
-            Column.of("Port", 1),
-            Column.of("Leads to", 5),
-            Column.of("Pixels", 1),
-            new Column("Planned", "A", 1)),
+            Column.of("Port"),
+            Column.of("Leads to"),
+            Column.of("Pixels"),
+            new Column("Planned", "A")),
         rows,
         "Nothing is plugged in here.");
   }
@@ -155,11 +155,11 @@ final class LidSheets {
     return new Table(
         "Supplies",
         List.of(
-            Column.of("Supply", 2),
-            new Column("Gives", "V", 1),
-            new Column("Rating", "A", 1),
-            new Column("Planned", "A", 1),
-            Column.of("Feeds", 3)),
+            Column.of("Supply"),
+            new Column("Gives", "V"),
+            new Column("Rating", "A"),
+            new Column("Planned", "A"),
+            Column.of("Feeds")),
         rows,
         "No supplies are in it.");
   }
@@ -190,10 +190,7 @@ final class LidSheets {
     return new Table(
         "Network cables",
         List.of(
-            Column.of("Cable", 1),
-            Column.of("Leads to", 3),
-            Column.of("Of", 1),
-            new Column("Length", "m", 1)),
+            Column.of("Cable"), Column.of("Leads to"), Column.of("Of"), new Column("Length", "m")),
         rows,
         "No network cable leads to it.");
   }

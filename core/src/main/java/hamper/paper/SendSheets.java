@@ -25,10 +25,7 @@ final class SendSheets {
               Cell.of(one.source().orElse("")),
               Cell.of(one.controller()),
               Cell.of(one.protocol().title()),
-              Cell.of(
-                  "%s %s"
-                      .formatted(
-                          one.transport().name().toLowerCase(Locale.ROOT), one.destination())),
+              Cell.of(to(one)),
               Cell.of(universes(one)),
               Cell.of(one.size()),
               Cell.ofWhole(one.priority()),
@@ -42,16 +39,22 @@ final class SendSheets {
             new Table(
                 "",
                 List.of(
-                    Column.of("Source", 2),
-                    Column.of("Controller", 2),
-                    Column.of("Protocol", 2),
-                    Column.of("To", 4),
-                    Column.of("Universes", 2),
-                    Column.of("Channels", 2),
-                    Column.of("Priority", 2),
-                    Column.of("From display channel", 2)),
+                    Column.of("Source"),
+                    Column.of("Controller"),
+                    Column.of("Protocol"),
+                    Column.of("To"),
+                    Column.of("Universes"),
+                    Column.of("Channels"),
+                    Column.of("Priority"),
+                    Column.of("From display channel")),
                 rows,
                 "Nothing is sent.")));
+  }
+
+  private static String to(SendLine one) {
+    return one.destinationKind() == SendLine.Kind.BROADCAST
+        ? one.destination()
+        : one.transport().name().toLowerCase(Locale.ROOT) + " " + one.destination();
   }
 
   private static String universes(SendLine one) {
@@ -71,7 +74,10 @@ final class SendSheets {
               Cell.of(row.zone()),
               Cell.of(row.first() + " to " + row.last()),
               row.displayFirst() > 0
-                  ? Cell.of(row.displayFirst() + "–" + row.displayLast())
+                  ? Cell.of(
+                      Block.grouped(row.displayFirst())
+                          + "–"
+                          + Block.grouped(row.displayLast()))
                   : Cell.of(""),
               Cell.of(row.addresses()),
               Cell.of(row.pixels()),
@@ -85,13 +91,13 @@ final class SendSheets {
             new Table(
                 "",
                 List.of(
-                    Column.of("Piece", 4),
-                    Column.of("Zone", 2),
-                    Column.of("Addresses", 3),
-                    Column.of("Display channels", 3),
-                    Column.of("Groups", 1),
-                    Column.of("Pixels", 1),
-                    Column.of("Runs", 2)),
+                    Column.of("Piece"),
+                    Column.of("Zone"),
+                    Column.of("Addresses"),
+                    Column.of("Display channels"),
+                    Column.of("Groups"),
+                    Column.of("Pixels"),
+                    Column.of("Runs")),
                 rows,
                 "Nothing is addressed.")));
   }

@@ -24,12 +24,12 @@ final class ShoppingSheet {
             new Table(
                 group.title(),
                 List.of(
-                    Column.of("Article", 5),
-                    Column.of("Unit", 1),
-                    Column.of("Needed", 1),
-                    Column.of(group == Shopping.Group.CABLE ? "Allowance" : "Spares", 1),
-                    Column.of("In stock", 1),
-                    Column.of("To buy", 1)),
+                    Column.of("Article"),
+                    Column.of("Unit"),
+                    Column.of("Needed"),
+                    Column.of(group == Shopping.Group.CABLE ? "Allowance" : "Spares"),
+                    Column.of("In stock"),
+                    Column.of("To buy")),
                 rows,
                 ""));
       }

@@ -57,8 +57,12 @@ final class SummarySheet {
     double watts = facts.site().mains().stream().mapToDouble(MainsLoad::watts).sum();
     List<Fact> all = new ArrayList<>();
     all.add(new Fact("Props", "" + plan.display().props().size()));
-    all.add(new Fact("Strings", "%d with %d pixels in all".formatted(strings, pixels)));
-    all.add(new Fact("Channels", "" + channels));
+    all.add(
+        new Fact(
+            "Strings",
+            "%s; %s pixels in all, walls among them"
+                .formatted(Block.grouped(strings), Block.grouped(pixels))));
+    all.add(new Fact("Channels", Block.grouped(channels)));
     all.add(new Fact("Show", plan.display().settings().framesPerSecond() + " frames a second"));
     if (!facts.site().mains().isEmpty()) {
       all.add(new Fact("From the mains", Block.short1(watts) + " W at planned brightness"));
@@ -89,7 +93,7 @@ final class SummarySheet {
     }
     return new Table(
         "Network",
-        List.of(Column.of("Subnet", 3), Column.of("Network", 2), Column.of("Controllers", 1)),
+        List.of(Column.of("Subnet"), Column.of("Network"), Column.of("Controllers")),
         rows,
         "No subnets are planned.");
   }
@@ -115,12 +119,12 @@ final class SummarySheet {
     return new Table(
         "Controllers",
         List.of(
-            Column.of("Tag", 1),
-            Column.of("Name", 3),
-            Column.of("Model", 3),
-            Column.of("Address", 2),
-            Column.of("Takes", 1),
-            Column.of("Pixels", 1)),
+            Column.of("Tag"),
+            Column.of("Name"),
+            Column.of("Model"),
+            Column.of("Address"),
+            Column.of("Takes"),
+            Column.of("Pixels")),
         rows,
         "No controllers yet.");
   }
@@ -139,11 +143,11 @@ final class SummarySheet {
     return new Table(
         "Supplies",
         List.of(
-            Column.of("Supply", 3),
-            new Column("Gives", "V", 1),
-            new Column("Rating", "A", 1),
-            new Column("Planned", "A", 1),
-            new Column("At 100 %", "A", 1)),
+            Column.of("Supply"),
+            new Column("Gives", "V"),
+            new Column("Rating", "A"),
+            new Column("Planned", "A"),
+            new Column("At 100 %", "A")),
         rows,
         "No supplies are planned.");
   }
@@ -162,11 +166,11 @@ final class SummarySheet {
     return new Table(
         "Mains circuits",
         List.of(
-            Column.of("Circuit", 3),
-            new Column("Breaker", "A", 1),
-            new Column("Gives", "W", 1),
-            new Column("Planned", "W", 1),
-            new Column("At 100 %", "W", 1)),
+            Column.of("Circuit"),
+            new Column("Breaker", "A"),
+            new Column("Gives", "W"),
+            new Column("Planned", "W"),
+            new Column("At 100 %", "W")),
         rows,
         "No mains circuits are planned.");
   }

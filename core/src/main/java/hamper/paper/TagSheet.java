@@ -1,5 +1,6 @@
 package hamper.paper;
 
+import hamper.catalog.Banks;
 import hamper.display.Controller;
 import hamper.display.HungLeg;
 import hamper.display.HungRun;
@@ -36,7 +37,7 @@ public final class TagSheet {
     for (HungRun run : (Iterable<HungRun>) plan.runs()::iterator) {
       String before = run.written();
       for (HungLeg leg : run.legs()) {
-        String box = run.boxes() ? " box " + leg.box() : "";
+        String box = run.boxes() ? " box " + Banks.letter(leg.box()) : "";
         plugged.put(leg.at().piece().id(), leg.index() == 0 ? before + box : "after " + before);
         before = leg.at().title();
       }
@@ -60,7 +61,7 @@ public final class TagSheet {
                     plan.controller(tag.of()).map(Controller::tag).orElse("")
                         + " bank "
                         + tag.bank().orElse(0),
-                    tag.box().map(box -> "box " + box));
+                    tag.box().map(box -> "box " + Banks.letter(box)));
           });
     }
     return rows;
@@ -89,10 +90,10 @@ public final class TagSheet {
             new Table(
                 "",
                 List.of(
-                    Column.of("Tag", 1),
-                    Column.of("On", 3),
-                    Column.of("Plugged into", 2),
-                    Column.of("Leads to", 2)),
+                    Column.of("Tag"),
+                    Column.of("On"),
+                    Column.of("Plugged into"),
+                    Column.of("Leads to")),
                 rows,
                 "Nothing has a tag yet.")));
   }

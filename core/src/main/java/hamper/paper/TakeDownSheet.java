@@ -24,12 +24,12 @@ import java.util.Set;
 final class TakeDownSheet {
   private static final List<Column> COLUMNS =
       List.of(
-          Column.of("Tag", 1),
-          Column.of("String", 4),
-          Column.of("Unplug from", 1),
-          Column.of("Trouble", 3),
-          Column.of("Good for", 2),
-          Column.of("Put where", 2));
+          Column.of("Tag"),
+          Column.of("String"),
+          Column.of("Unplug from"),
+          Column.of("Trouble"),
+          Column.of("Good for"),
+          Column.of("Put where"));
 
   private TakeDownSheet() {}
 
@@ -104,11 +104,7 @@ final class TakeDownSheet {
     }
     return new Table(
         title,
-        List.of(
-            Column.of("Tag", 1),
-            Column.of("String", 4),
-            Column.of("Zone", 2),
-            Column.of("Lies in", 2)),
+        List.of(Column.of("Tag"), Column.of("String"), Column.of("Zone"), Column.of("Lies in")),
         rows,
         "Nothing has been put away so.");
   }

@@ -126,7 +126,8 @@ public record Progress(List<StringAt> strings) {
       Told told = new Told();
       facts.forEach(told::take);
       Optional<PortRef> port = run.map(HungRun::port);
-      boolean elsewhere = told.stage.needsItsPort() && !told.socket().equals(port.map(Progress::key));
+      boolean elsewhere =
+          told.stage.needsItsPort() && !told.socket().equals(port.map(Progress::key));
       Stage now = seen ? Stage.SEEN_RIGHT : elsewhere ? Stage.HUNG : told.stage;
       return new StringAt(
           piece,

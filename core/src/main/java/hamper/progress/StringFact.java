@@ -26,7 +26,8 @@ public record StringFact(String piece, Instant at, String by, What what) {
   /**
    * A stage was reached, or taken back to.
    *
-   * @param socket the port that it hangs on, as the plan had it then; left out where it hung nowhere
+   * @param socket the port that it hangs on, as the plan had it then; left out where it hung
+   *     nowhere
    */
   public record Reached(Stage stage, Optional<String> socket) implements What {
     @Override

@@ -21,8 +21,13 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream;
  * in at that version. A cable has two, one for each end.
  */
 public final class LabelPdf implements Closeable {
-  private static final float PADDING = 6;
+  /** Printers leave the edge of a page alone. */
+  private static final float PADDING = 8;
+
+  private static final float EDGE = 14;
+
   private static final float SMALL = 7;
+  private static final float MEDIUM = 9;
   private static final float LARGE = 17;
   private static final float LEADING = 1.2f;
 
@@ -108,31 +113,32 @@ public final class LabelPdf implements Closeable {
   }
 
   private void label(Label label, int place) throws IOException {
-    float x = size.x(place) + PADDING;
+    float x = Math.max(size.x(place) + PADDING, EDGE);
     float y = size.y(place) + PADDING;
     float inside = size.height() - 2 * PADDING;
-    float code = Math.min(inside, 60);
+    float code = Math.min(inside, 68);
+    float print = inside > 70 ? MEDIUM : SMALL;
     qr(label.tag(), x, y + (inside - code) / 2, code);
-    float room = size.width() - 3 * PADDING - code;
     float left = x + code + PADDING;
+    float room = size.x(place) + size.width() - PADDING - left;
     float large = LARGE;
     while (type.width(label.tag(), large, true) > room && large > SMALL) {
       large -= 0.5f;
     }
     float baseline = y + large * 0.8f;
     write(label.tag(), left, baseline, large, true);
-    List<String> small = new ArrayList<>(type.lines(label.what(), SMALL, false, room));
-    small.addAll(type.lines(label.where(), SMALL, false, room));
+    List<String> small = new ArrayList<>(type.lines(label.what(), print, false, room));
+    small.addAll(type.lines(label.where(), print, false, room));
     if (version > 0) {
       small.add("v" + version);
     }
     float at = baseline + large * 0.25f;
     for (String line : small) {
-      at += SMALL * LEADING;
+      at += print * LEADING;
       if (at > y + inside) {
         return;
       }
-      write(line, left, at, SMALL, false);
+      write(line, left, at, print, false);
     }
   }
 

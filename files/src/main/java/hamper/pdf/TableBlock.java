@@ -2,13 +2,12 @@ package hamper.pdf;
 
 import hamper.paper.Block;
 import hamper.paper.Block.Cell;
-import hamper.paper.Block.Column;
 import java.io.IOException;
 import java.util.List;
 
 /** Draws a table: its head again on each page, texts wrapped, numbers to the right. */
 final class TableBlock {
-  private static final float GAP = 6;
+  private static final float GAP = 10;
   private static final float TEXT = Sheets.SMALLEST;
   private static final float LEADING = 1.32f;
 
@@ -25,6 +24,8 @@ final class TableBlock {
   static void draw(Sheets sheets, Block.Table table) throws IOException {
     if (!table.title().isEmpty()) {
       sheets.heading(table.title());
+    } else {
+      sheets.skip(GAP);
     }
     if (table.rows().isEmpty()) {
       sheets.paragraph(table.none(), 0, sheets.width(), SheetPages.TEXT, false);
@@ -33,26 +34,47 @@ final class TableBlock {
     new TableBlock(sheets, table).draw();
   }
 
-  /** By share, but wide enough for the longest word of each head, as long as there is room. */
+  /**
+   * As wide as the longest word of each column at least; what is left goes to columns that would
+   * like to be wider, and then to all.
+   */
   private float[] widths() {
-    List<Column> columns = table.columns();
-    float room = sheets.width() - GAP * (columns.size() - 1);
-    float[] least = new float[columns.size()];
-    float sum = 0;
-    int shares = 0;
-    for (int i = 0; i < least.length; i++) {
-      for (String word : columns.get(i).head().split(" ")) {
-        least[i] = Math.max(least[i], sheets.textWidth(word, TEXT, true));
+    int count = table.columns().size();
+    float room = sheets.width() - GAP * (count - 1);
+    float[] wide = new float[count];
+    float[] liked = new float[count];
+    float least = 0;
+    float wish = 0;
+    for (int i = 0; i < count; i++) {
+      wide[i] = words(table.columns().get(i).head(), true);
+      liked[i] = Math.max(wide[i], sheets.textWidth(table.columns().get(i).head(), TEXT, true));
+      for (List<Cell> row : table.rows()) {
+        String text = row.get(i).text();
+        wide[i] = Math.max(wide[i], Math.min(room / 3, words(text, false)));
+        liked[i] = Math.max(liked[i], sheets.textWidth(text, TEXT, false));
       }
-      sum += least[i];
-      shares += columns.get(i).share();
+      liked[i] = Math.max(wide[i], Math.min(room / 2, liked[i]));
+      least += wide[i];
+      wish += liked[i];
     }
-    float over = Math.max(0, room - sum);
-    float[] wide = new float[least.length];
-    for (int i = 0; i < wide.length; i++) {
-      wide[i] = sum > room ? room / wide.length : least[i] + over * columns.get(i).share() / shares;
+    for (int i = 0; i < count; i++) {
+      if (least >= room) {
+        wide[i] *= room / least;
+      } else if (wish > room) {
+        wide[i] += (room - least) * (liked[i] - wide[i]) / (wish - least);
+      } else {
+        wide[i] = liked[i] * room / wish;
+      }
     }
     return wide;
+  }
+
+  private float words(String text, boolean bold) {
+    float widest = 0;
+    for (String word : text.split(" ")) {
+      widest = Math.max(widest, sheets.textWidth(word, TEXT, bold));
+    }
+    return widest + 0.5f;
   }
 
   private void draw() throws IOException {

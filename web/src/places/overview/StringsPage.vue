@@ -1,0 +1,448 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, who } from '../../api/client'
+import type { Condition, StringAt, StringEvent } from '../../api/types'
+import InPlaceChoice from '../../parts/InPlaceChoice.vue'
+import InPlaceText from '../../parts/InPlaceText.vue'
+import { moment } from '../../parts/handoverWords'
+import { matches } from '../../parts/matches'
+import { range } from '../../parts/range'
+import { useGrowing } from '../../parts/useGrowing'
+import { counted } from '../../parts/words'
+import { useGoThere } from '../../shell/goThere'
+import { useDisplay } from '../../state/display'
+import { useProgress } from '../../state/progress'
+import { reached, SHOWN, shownOf, STAGES, toggled, type Shown } from './strings'
+import TroubleForm from './TroubleForm.vue'
+
+/** Where each string is: what is left tonight, what is in trouble, what was put away. */
+const props = defineProps<{ zone?: string }>()
+
+const CONDITIONS: { value: Condition; title: string }[] = [
+  { value: 'GOOD', title: 'good' },
+  { value: 'REPAIR', title: 'to repair' },
+  { value: 'SCRAP', title: 'scrap' },
+]
+
+const display = useDisplay()
+const progress = useProgress()
+const router = useRouter()
+const goThere = useGoThere()
+const what = ref<Shown>('left')
+const words = ref('')
+const name = ref(who.get())
+const taken = ref<string[]>([])
+const last = ref<string>()
+const troubling = ref<string[]>()
+const condition = ref<Condition>('GOOD')
+const lies = ref('')
+const opened = ref<string>()
+const events = ref<StringEvent[]>([])
+const end = ref<HTMLElement>()
+
+const zones = computed(() =>
+  display.view!.zones.map((zone) => ({ value: zone.id, title: zone.name })),
+)
+const zoneName = computed(() => zones.value.find((zone) => zone.value === props.zone)?.title)
+const tagsOf = (one: StringAt) => display.pieces.get(one.piece)?.tags ?? []
+const shown = computed(() =>
+  shownOf(progress.strings, what.value, zoneName.value, (one) =>
+    matches(words.value, one.title, one.written, ...tagsOf(one)),
+  ),
+)
+const { drawn } = useGrowing(shown, end, 60)
+watch(shown, (now) => {
+  const there = new Set(now.map((one) => one.piece))
+  taken.value = taken.value.filter((piece) => there.has(piece))
+})
+
+function toZone(zone?: string) {
+  void router.push({
+    name: 'overview',
+    params: { part: zone ? `strings-${zone}` : 'strings' },
+  })
+}
+function take(piece: string, event: MouseEvent) {
+  const order = shown.value.map((one) => one.piece)
+  if (event.shiftKey) {
+    taken.value = [...new Set([...taken.value, ...range(order, last.value, piece)])]
+  } else {
+    taken.value = taken.value.includes(piece)
+      ? taken.value.filter((one) => one !== piece)
+      : [...taken.value, piece]
+  }
+  last.value = piece
+}
+function takeAll() {
+  taken.value = taken.value.length === shown.value.length ? [] : shown.value.map((one) => one.piece)
+}
+async function open(piece: string) {
+  opened.value = opened.value === piece ? undefined : piece
+  events.value = opened.value ? await api.stringHistory(display.view!.id, piece) : []
+}
+function onKey(event: KeyboardEvent) {
+  if (event.key === 'Escape' && taken.value.length) {
+    taken.value = []
+  }
+}
+async function putAway() {
+  if (await progress.store(taken.value, condition.value, lies.value)) {
+    taken.value = []
+  }
+}
+const photo = (one: StringEvent) => `/api/displays/${display.view!.id}/progress/photos/${one.photo}`
+</script>
+
+<template>
+  <div class="strings" @keydown="onKey">
+    <div class="head">
+      <p class="says">
+        <InPlaceChoice
+          :value="what"
+          label="Which strings"
+          :choices="[...SHOWN]"
+          @change="(v) => (what = v as Shown)"
+        />
+        in
+        <InPlaceChoice
+          :value="zone"
+          label="Zone"
+          :choices="zones"
+          none="all zones"
+          @change="toZone"
+        />
+        with
+        <input
+          v-model="words"
+          class="words"
+          aria-label="Words of a name, a port or a tag"
+          placeholder="any name, port or tag"
+        />
+      </p>
+      <span class="quiet" role="status" data-test="strings-count">{{
+        counted(shown.length, 'string')
+      }}</span>
+      <v-spacer />
+      <span class="quiet"
+        >said by
+        <InPlaceText
+          :value="name"
+          label="Your name: it stands beside what you say"
+          none="your name"
+          :most="40"
+          local
+          @change="
+            (v: string) => {
+              who.set(v)
+              name = v
+            }
+          "
+      /></span>
+    </div>
+
+    <div v-if="taken.length" class="bar" data-test="strings-bar">
+      <strong>{{ counted(taken.length, 'string') }}</strong>
+      <v-btn
+        v-for="one in STAGES"
+        :key="one.stage"
+        size="small"
+        variant="outlined"
+        @click="progress.reach(taken, one.stage)"
+        >{{ one.title }}</v-btn
+      >
+      <v-btn size="small" color="error" variant="outlined" @click="troubling = [...taken]"
+        >Trouble …</v-btn
+      >
+      <span class="away"
+        >put away,
+        <InPlaceChoice
+          :value="condition"
+          label="What they are good for"
+          :choices="CONDITIONS"
+          @change="(v) => (condition = v as Condition)"
+        />, in
+        <InPlaceText
+          :value="lies"
+          label="Where they lie"
+          none="no place"
+          local
+          @change="(v: string) => (lies = v)"
+        />
+        <v-btn size="small" variant="outlined" data-test="put-away" @click="putAway"
+          >Put away</v-btn
+        >
+      </span>
+      <v-btn size="small" variant="text" @click="taken = []">Let go</v-btn>
+    </div>
+    <TroubleForm
+      v-if="troubling"
+      :pieces="troubling"
+      @done="
+        () => {
+          troubling = undefined
+          taken = []
+        }
+      "
+    />
+
+    <p v-if="!progress.strings.length" class="quiet none">
+      No strings yet: type or paste them in
+      <router-link :to="{ name: 'props' }">Props</router-link>.
+    </p>
+    <p v-else-if="!shown.length" class="quiet none" data-test="strings-none">
+      {{ what === 'left' ? 'Nothing is left: every string has been seen right.' : 'None.' }}
+    </p>
+    <div v-else class="rows" tabindex="0" role="region" aria-label="Strings">
+      <table>
+        <thead>
+          <tr>
+            <th>
+              <input
+                type="checkbox"
+                aria-label="Take all that are shown"
+                :checked="taken.length === shown.length"
+                @click="takeAll"
+              />
+            </th>
+            <th>Tag</th>
+            <th>String</th>
+            <th>Zone</th>
+            <th>Port</th>
+            <th>How far it is</th>
+            <th>Trouble, or where it lies</th>
+          </tr>
+        </thead>
+        <tbody>
+          <template v-for="one in drawn" :key="one.piece">
+            <tr :class="{ trouble: one.trouble }" :data-string="one.piece">
+              <td>
+                <input
+                  type="checkbox"
+                  :aria-label="`Take ${one.title}`"
+                  :checked="taken.includes(one.piece)"
+                  @click="take(one.piece, $event)"
+                />
+              </td>
+              <td class="mono">{{ tagsOf(one)[0] }}</td>
+              <td>
+                <button
+                  type="button"
+                  class="to"
+                  :aria-expanded="opened === one.piece"
+                  @click="open(one.piece)"
+                >
+                  {{ one.title }}
+                </button>
+              </td>
+              <td>
+                <span
+                  class="dot"
+                  :style="{
+                    background: display.zoneColour(display.propOfPiece.get(one.piece)?.prop.zone),
+                  }"
+                />{{ one.zone }}
+              </td>
+              <td class="mono">
+                <button
+                  v-if="one.port"
+                  type="button"
+                  class="to"
+                  @click="goThere({ piece: one.piece })"
+                >
+                  {{ one.written }}
+                </button>
+                <span v-else class="quiet">no port</span>
+              </td>
+              <td>
+                <span class="stages" role="group" :aria-label="`How far ${one.title} is`">
+                  <button
+                    v-for="step in STAGES"
+                    :key="step.stage"
+                    type="button"
+                    :class="{ has: reached(one, step.stage) }"
+                    :aria-pressed="reached(one, step.stage)"
+                    :title="
+                      one.since && one.stage === step.stage ? `${one.by} ${moment(one.since)}` : ''
+                    "
+                    @click="progress.reach([one.piece], toggled(one, step.stage))"
+                  >
+                    {{ step.title }}
+                  </button>
+                </span>
+                <span v-if="one.elsewhere" class="wrong"
+                  >▲ plugged in where the plan no longer has it</span
+                >
+              </td>
+              <td>
+                <template v-if="one.trouble">
+                  <span class="wrong">▲ {{ one.trouble.reason }}</span>
+                  <span class="quiet when"
+                    >{{ one.trouble.urgency.toLowerCase()
+                    }}{{ one.trouble.owner ? `, ${one.trouble.owner}` : '' }}</span
+                  >
+                  <button type="button" class="to act" @click="progress.settle([one.piece])">
+                    settled
+                  </button>
+                </template>
+                <span v-else-if="one.stored">
+                  {{ CONDITIONS.find((c) => c.value === one.stored?.condition)?.title }}
+                  <span v-if="one.stored.place" class="quiet">in {{ one.stored.place }}</span>
+                </span>
+                <button v-else type="button" class="to act quiet" @click="troubling = [one.piece]">
+                  trouble …
+                </button>
+              </td>
+            </tr>
+            <tr v-if="opened === one.piece" class="history">
+              <td></td>
+              <td colspan="6">
+                <p v-if="!events.length" class="quiet">Nothing has happened to it yet.</p>
+                <p v-for="event in events" :key="event.at + event.told">
+                  <span class="mono quiet">{{ moment(event.at) }}</span> {{ event.told }}
+                  <span v-if="event.by" class="quiet">said {{ event.by }}</span>
+                  <a v-if="event.photo" :href="photo(event)" target="_blank" rel="noopener"
+                    ><img :src="photo(event)" alt="Photo of the trouble" loading="lazy"
+                  /></a>
+                </p>
+              </td>
+            </tr>
+          </template>
+          <tr ref="end" aria-hidden="true"></tr>
+        </tbody>
+      </table>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.strings {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  flex: 1;
+  font-size: 13px;
+}
+.head,
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 12px;
+  padding: 4px 24px 8px;
+}
+.bar {
+  background: var(--line);
+  padding-top: 8px;
+}
+.words {
+  width: 21ch;
+  border-bottom: 1px dashed var(--copper);
+}
+.words::placeholder {
+  color: var(--quiet);
+  opacity: 1;
+}
+.none {
+  padding: 16px 24px;
+}
+.rows {
+  overflow: auto;
+  padding: 0 24px 40px;
+  flex: 1;
+  min-height: 0;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th,
+td {
+  text-align: left;
+  padding: 4px 14px 4px 0;
+  border-bottom: 1px solid var(--line);
+  font-weight: 400;
+  vertical-align: middle;
+}
+thead th {
+  position: sticky;
+  top: 0;
+  z-index: 1;
+  background: rgb(var(--v-theme-background));
+  color: var(--quiet);
+  font-size: 12px;
+}
+.dot {
+  display: inline-block;
+  width: 9px;
+  height: 9px;
+  margin-right: 8px;
+}
+.to {
+  text-align: left;
+  text-decoration: underline dotted var(--line-strong);
+  text-underline-offset: 3px;
+  overflow-wrap: anywhere;
+}
+.act:not(:first-child),
+.when {
+  margin-left: 8px;
+}
+.stages {
+  display: inline-flex;
+}
+.stages button {
+  padding: 3px 8px;
+  font-size: 12px;
+  border-bottom: 3px solid var(--line-strong);
+  margin-right: 2px;
+  color: var(--quiet);
+  white-space: nowrap;
+}
+.stages button:hover {
+  background: var(--line);
+}
+.stages .has {
+  border-bottom-color: rgb(var(--v-theme-success));
+  color: rgb(var(--v-theme-on-surface));
+}
+.wrong {
+  color: rgb(var(--v-theme-error));
+  overflow-wrap: anywhere;
+}
+.history img {
+  display: block;
+  max-width: 260px;
+  max-height: 180px;
+  margin: 4px 0;
+}
+@media (width < 700px) {
+  .head,
+  .bar,
+  .rows {
+    padding-left: 12px;
+    padding-right: 12px;
+  }
+  thead {
+    display: none;
+  }
+  tr {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 2px 10px;
+    padding: 8px 0;
+    border-bottom: 1px solid var(--line);
+  }
+  td {
+    border: none;
+    padding: 0;
+  }
+  .stages {
+    flex-wrap: wrap;
+  }
+  .stages button {
+    min-height: 40px;
+  }
+}
+</style>
