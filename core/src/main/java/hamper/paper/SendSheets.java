@@ -75,9 +75,7 @@ final class SendSheets {
               Cell.of(row.first() + " to " + row.last()),
               row.displayFirst() > 0
                   ? Cell.of(
-                      Block.grouped(row.displayFirst())
-                          + "–"
-                          + Block.grouped(row.displayLast()))
+                      Block.grouped(row.displayFirst()) + "–" + Block.grouped(row.displayLast()))
                   : Cell.of(""),
               Cell.of(row.addresses()),
               Cell.of(row.pixels()),
