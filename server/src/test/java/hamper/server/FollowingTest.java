@@ -3,11 +3,13 @@ package hamper.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.display.Plan;
+import hamper.display.Workshop;
 import hamper.edit.Edit;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
 import hamper.files.Json;
 import hamper.samples.RandomEdits;
+import hamper.samples.RandomWorkshopEdits;
 import hamper.server.Started.Answer;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -26,15 +28,17 @@ import tools.jackson.databind.node.ObjectNode;
 class FollowingTest extends ApiCase {
   private static final int EDITS = 60;
   private static final int RESTART_EACH = 20;
+  private static final int OF_THE_WORKSHOP = 6;
 
   @Test
   void aWindowThatFollowsShowsWhatANewOneShows() {
     RandomEdits edits = new RandomEdits(5);
+    RandomWorkshopEdits workshop = new RandomWorkshopEdits(5);
     Plan begin = read();
     Plan plan = begin;
     JsonNode window = whole();
     for (int i = 1; i <= EDITS; i++) {
-      Edit edit = edits.next(plan);
+      Edit edit = i % OF_THE_WORKSHOP == 0 ? workshop.next(plan) : edits.next(plan);
       String json = Json.MAPPER.writerFor(Edit.class).writeValueAsString(edit);
       Answer answer = edit(json);
       assertThat(answer.status()).as("%s: %s", json, answer.text()).isEqualTo(200);
@@ -54,7 +58,10 @@ class FollowingTest extends ApiCase {
     assertThat(window).isEqualTo(whole());
     restart();
     assertThat(whole()).isEqualTo(window);
-    assertThat(read().display()).isEqualTo(begin.display());
+    assertThat(read().display().workshop().tags()).isEmpty();
+    assertThat(read().display().withWorkshop(Workshop.NONE))
+        .as("all but the numbers that tags had")
+        .isEqualTo(begin.display());
   }
 
   private Plan read() {

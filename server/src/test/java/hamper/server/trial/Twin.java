@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.display.Display;
 import hamper.display.Plan;
+import hamper.display.Workshop;
 import hamper.edit.Edit;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
 import hamper.files.Json;
 import hamper.samples.RandomEdits;
+import hamper.samples.RandomWorkshopEdits;
 import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
@@ -22,9 +24,11 @@ import java.util.Random;
  */
 final class Twin {
   private static final double UNDONE = 0.12;
+  private static final double OF_THE_WORKSHOP = 0.92;
 
   private final String path;
   private final RandomEdits edits;
+  private final RandomWorkshopEdits workshop;
   private final Random random;
   private final Deque<Plan> undo = new ArrayDeque<>();
   private final Deque<Plan> redo = new ArrayDeque<>();
@@ -42,6 +46,7 @@ final class Twin {
     this.plan = plan;
     this.version = version;
     this.edits = new RandomEdits(seed);
+    this.workshop = new RandomWorkshopEdits(seed);
     this.random = new Random(seed);
   }
 
@@ -80,7 +85,7 @@ final class Twin {
     } else if (chance < UNDONE * 3 / 2 && !redo.isEmpty()) {
       return send(server, "/redo", "{\"version\":%d}", () -> back(redo, undo));
     } else {
-      Edit edit = edits.next(plan);
+      Edit edit = chance > OF_THE_WORKSHOP ? workshop.next(plan) : edits.next(plan);
       String json = Json.MAPPER.writerFor(Edit.class).writeValueAsString(edit);
       return send(
           server,
@@ -92,7 +97,10 @@ final class Twin {
 
   private void back(Deque<Plan> from, Deque<Plan> to) {
     to.push(plan);
-    plan = from.pop();
+    Plan earlier = from.pop();
+    // numbers that tags had once are not free again
+    Workshop restored = earlier.display().workshop().restoredOver(plan.display().workshop());
+    plan = earlier.with(earlier.display().withWorkshop(restored));
   }
 
   private void make(Edit edit) {
