@@ -88,6 +88,7 @@ class ArchitectureTest {
               "facts",
               "sheet",
               "check",
+              "handover",
               "progress")
           .whereLayer("listen")
           .mayOnlyAccessLayers(

@@ -3,11 +3,11 @@ package hamper.bench;
 import hamper.display.Plan;
 import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
+import hamper.paper.Beside;
 import hamper.paper.Paperwork;
 import hamper.paper.Sheet;
 import hamper.pdf.PaperSize;
 import hamper.pdf.SheetPdf;
-import hamper.progress.Progress;
 import hamper.samples.LargeDisplays;
 import java.time.ZoneOffset;
 import java.time.ZonedDateTime;
@@ -47,7 +47,7 @@ public class PaperBench {
 
   @Benchmark
   public int allSheets() {
-    List<Sheet> sheets = Paperwork.of(Facts.of(plan), 1, Progress.NONE);
+    List<Sheet> sheets = Paperwork.of(Facts.of(plan), 1, Beside.NOTHING);
     ZonedDateTime when = ZonedDateTime.of(2026, 11, 27, 18, 0, 0, 0, ZoneOffset.UTC);
     return SheetPdf.of(sheets, "Large", 1, when, PaperSize.A4).length;
   }

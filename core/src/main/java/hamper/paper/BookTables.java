@@ -36,9 +36,9 @@ public final class BookTables {
    * Each with its title.
    *
    * @param version of the display; 0: a file has none
-   * @param progress where each string is
+   * @param beside what is known besides the plan
    */
-  public static List<Table> of(Facts facts, int version, Progress progress) {
+  public static List<Table> of(Facts facts, int version, Beside beside) {
     BookTables all = new BookTables(facts);
     List<Table> tables = new ArrayList<>();
     tables.add(all.outlets());
@@ -49,7 +49,8 @@ public final class BookTables {
     tables.add(joined(SendSheets.showList(facts, version)));
     tables.add(joined(ShoppingSheet.of(facts.plan())));
     tables.add(joined(TagSheet.of(facts.plan())));
-    tables.add(all.strings(progress));
+    tables.add(joined(UnitSheet.of(beside.units())));
+    tables.add(all.strings(beside.progress()));
     return tables;
   }
 

@@ -29,6 +29,7 @@ public record Sheet(
     SHOW("Show list"),
     SHOPPING("Shopping list"),
     TAGS("Tags"),
+    UNITS("Units"),
     TAKE_DOWN("Take-down list");
 
     private final String title;

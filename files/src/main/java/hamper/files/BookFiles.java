@@ -1,11 +1,11 @@
 package hamper.files;
 
 import hamper.facts.Facts;
+import hamper.paper.Beside;
 import hamper.paper.Block;
 import hamper.paper.Block.Cell;
 import hamper.paper.Block.Column;
 import hamper.paper.BookTables;
-import hamper.progress.Progress;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -15,12 +15,12 @@ public final class BookFiles {
 
   /**
    * @param version of the display; 0: a file has none
-   * @param progress where each string is
+   * @param beside what is known besides the plan
    */
-  public static byte[] xlsx(Facts facts, int version, Progress progress) {
+  public static byte[] xlsx(Facts facts, int version, Beside beside) {
     List<Xlsx.Page> pages = new ArrayList<>();
     pages.add(AddressFiles.page(AddressTable.of(facts.plan(), facts.resolution())));
-    BookTables.of(facts, version, progress).forEach(table -> pages.add(page(table)));
+    BookTables.of(facts, version, beside).forEach(table -> pages.add(page(table)));
     return Xlsx.write(pages);
   }
 

@@ -8,11 +8,11 @@ import hamper.facts.Facts;
 import hamper.files.AddressTable;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
+import hamper.paper.Beside;
 import hamper.paper.Crew;
 import hamper.paper.CrewSheet;
 import hamper.paper.CrewSheet.LegRow;
 import hamper.paper.Paperwork;
-import hamper.progress.Progress;
 import hamper.samples.RandomYards;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -45,7 +45,7 @@ class SheetPdfTest {
 
   private static byte[] pdf(Facts facts, PaperSize size) {
     return SheetPdf.of(
-        Paperwork.of(facts, 7, Progress.NONE), facts.plan().display().name(), 7, EVENING, size);
+        Paperwork.of(facts, 7, Beside.NOTHING), facts.plan().display().name(), 7, EVENING, size);
   }
 
   private static List<LegRow> legs(CrewSheet sheet, String written) {

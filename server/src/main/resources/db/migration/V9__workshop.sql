@@ -43,3 +43,11 @@ create table string_fact (
   place varchar(80)
 );
 create index string_fact_by_piece on string_fact (display_id, piece_id, id);
+
+-- Where units lie or hang, by their serial numbers.
+create table unit_place (
+  display_id varchar(64) not null references display (id) on delete cascade,
+  serial varchar(80) not null,
+  place varchar(80) not null,
+  primary key (display_id, serial)
+);

@@ -105,6 +105,7 @@ class PaperApiTest extends ApiCase {
               "Show list",
               "Shopping list",
               "Tags",
+              "Units",
               "Where each string is");
       for (Sheet sheet : book.getSheets().toList()) {
         sheet
@@ -132,5 +133,20 @@ class PaperApiTest extends ApiCase {
     edit("{\"type\":\"SetWorkshop\",\"sparesPercent\":10}");
     assertThat(server.get(path("/paper/shopping")).body().get("sparesPercent").asInt())
         .isEqualTo(10);
+  }
+
+  @Test
+  void aUnitIsKnownByItsSerialNumberAndLiesSomewhere() {
+    Answer said =
+        server.put(path("/paper/units"), "{\"serial\":\"V32-0007\",\"place\":\"shelf 3\"}");
+    assertThat(said.body().at("/units/0/place").asString()).isEqualTo("shelf 3");
+    restart();
+    assertThat(server.get(path("/paper/sheets/units")).text())
+        .contains("V32-0007")
+        .contains("shelf 3");
+    assertThat(server.put(path("/paper/units"), "{\"serial\":\" \",\"place\":\"x\"}").text())
+        .contains("name the unit");
+    server.put(path("/paper/units"), "{\"serial\":\"V32-0007\",\"place\":\"\"}");
+    assertThat(server.get(path("/paper/units")).body().get("units")).isEmpty();
   }
 }

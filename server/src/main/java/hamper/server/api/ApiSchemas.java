@@ -17,6 +17,7 @@ import hamper.edit.Edit;
 import hamper.edit.FixtureChange;
 import hamper.edit.StringChange;
 import hamper.edit.WallChange;
+import hamper.handover.Units;
 import hamper.locate.Locator;
 import hamper.server.handover.GivingRun;
 import hamper.server.network.CaptureView;
@@ -88,6 +89,8 @@ class ApiSchemas implements OpenApiCustomizer {
           PaperController.TagsView.class,
           PaperController.ShoppingView.class,
           SheetView.class,
+          Units.class,
+          PaperController.UnitPlaceRequest.class,
           ProgressController.ProgressView.class,
           ProgressController.StageRequest.class,
           ProgressController.TroubleRequest.class,

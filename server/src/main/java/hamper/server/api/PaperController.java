@@ -4,6 +4,8 @@ import hamper.display.Tag;
 import hamper.display.Tagged;
 import hamper.display.Workshop;
 import hamper.files.BookFiles;
+import hamper.handover.Units;
+import hamper.paper.Beside;
 import hamper.paper.Paperwork;
 import hamper.paper.Sheet;
 import hamper.paper.Shopping;
@@ -12,11 +14,11 @@ import hamper.pdf.LabelPdf;
 import hamper.pdf.LabelSize;
 import hamper.pdf.PaperSize;
 import hamper.pdf.SheetPdf;
-import hamper.progress.Progress;
 import hamper.server.handover.StringProgress;
 import hamper.server.live.Displays;
 import hamper.server.live.LiveDisplay;
 import hamper.server.live.NoSuchDisplayException;
+import hamper.server.store.HandoverStore;
 import hamper.value.Require;
 import io.swagger.v3.oas.annotations.Operation;
 import java.time.ZonedDateTime;
@@ -30,6 +32,8 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -47,6 +51,7 @@ class PaperController {
 
   private final Displays displays;
   private final StringProgress progress;
+  private final HandoverStore handovers;
   private final Map<Key, byte[]> made =
       new LinkedHashMap<>(KEPT, 1, true) {
         private static final long serialVersionUID = 1L;
@@ -57,13 +62,14 @@ class PaperController {
         }
       };
 
-  PaperController(Displays displays, StringProgress progress) {
+  PaperController(Displays displays, StringProgress progress, HandoverStore handovers) {
     this.displays = displays;
     this.progress = progress;
+    this.handovers = handovers;
   }
 
   private record Key(
-      String display, int version, Progress progress, PaperSize size, Optional<String> sheet) {}
+      String display, int version, Beside beside, PaperSize size, Optional<String> sheet) {}
 
   /**
    * A sheet in the list of all.
@@ -111,20 +117,20 @@ class PaperController {
   record ShoppingLine(
       String group, String article, String unit, int needed, int extra, int stock, int toBuy) {}
 
-  private List<Sheet> sheets(String id, LiveDisplay.Look look, Progress now) {
+  private static List<Sheet> sheets(LiveDisplay.Look look, Beside now) {
     return Paperwork.of(look.facts(), look.version(), now);
   }
 
   private byte[] made(String id, PaperSize size, Optional<String> sheet) {
     LiveDisplay.Look look = displays.get(id).look();
-    Progress now = progress.of(id, look.facts());
+    Beside now = beside(id, look);
     Key key = new Key(id, look.version(), now, size, sheet);
     synchronized (made) {
       byte[] known = made.get(key);
       if (known == null) {
         known =
             SheetPdf.of(
-                chosen(sheets(id, look, now), sheet),
+                chosen(sheets(look, now), sheet),
                 look.facts().plan().display().name(),
                 look.version(),
                 ZonedDateTime.now(),
@@ -133,6 +139,14 @@ class PaperController {
       }
       return known;
     }
+  }
+
+  private Beside beside(String id, LiveDisplay.Look look) {
+    return new Beside(progress.of(id, look.facts()), units(id, look));
+  }
+
+  private Units units(String id, LiveDisplay.Look look) {
+    return Units.of(look.facts().plan(), handovers.ofUnits(id), handovers.unitPlaces(id));
   }
 
   /** All, or one; a controller's with its walls. */
@@ -158,7 +172,7 @@ class PaperController {
       @RequestParam(required = false) Optional<String> sheet) {
     LiveDisplay.Look look = displays.get(id).look();
     List<SheetHead> heads =
-        sheets(id, look, progress.of(id, look.facts())).stream()
+        sheets(look, beside(id, look)).stream()
             .map(one -> new SheetHead(one.id(), one.kind(), one.kind().title(), one.title()))
             .toList();
     return new PaperView(look.version(), SheetPdf.pages(made(id, size, sheet)), heads);
@@ -168,8 +182,7 @@ class PaperController {
   @Operation(summary = "A sheet as text, block by block")
   SheetView sheet(@PathVariable String id, @PathVariable String sheet) {
     LiveDisplay.Look look = displays.get(id).look();
-    return SheetView.of(
-        chosen(sheets(id, look, progress.of(id, look.facts())), Optional.of(sheet)).get(0));
+    return SheetView.of(chosen(sheets(look, beside(id, look)), Optional.of(sheet)).get(0));
   }
 
   @GetMapping("/sheets.pdf")
@@ -207,7 +220,7 @@ class PaperController {
     return DownloadsController.download(
         "everything.xlsx",
         DownloadsController.XLSX,
-        BookFiles.xlsx(look.facts(), look.version(), progress.of(id, look.facts())));
+        BookFiles.xlsx(look.facts(), look.version(), beside(id, look)));
   }
 
   @GetMapping("/tags")
@@ -271,5 +284,32 @@ class PaperController {
                         one.stock(),
                         one.toBuy()))
             .toList());
+  }
+
+  @GetMapping("/units")
+  @Operation(summary = "Devices by serial number: what happened with each, and where it lies")
+  Units units(@PathVariable String id) {
+    return units(id, displays.get(id).look());
+  }
+
+  /**
+   * Where a unit lies.
+   *
+   * @param place empty: nobody knows
+   */
+  record UnitPlaceRequest(String serial, String place) {
+    UnitPlaceRequest {
+      Require.text("serial", serial, 80);
+      Require.that(!serial.isBlank(), "serial", "nothing", "name the unit by its serial number");
+      Require.text("place", place, 80);
+    }
+  }
+
+  @PutMapping("/units")
+  @Operation(summary = "Say where a unit lies; one that was never met is noted too")
+  Units putUnit(@PathVariable String id, @RequestBody UnitPlaceRequest request) {
+    LiveDisplay.Look look = displays.get(id).look();
+    handovers.putUnit(id, request.serial().strip(), request.place().strip());
+    return units(id, look);
   }
 }

@@ -2,6 +2,7 @@ package hamper.server.cli;
 
 import hamper.facts.Facts;
 import hamper.files.BookFiles;
+import hamper.paper.Beside;
 import hamper.paper.Paperwork;
 import hamper.paper.Sheet;
 import hamper.paper.TagSheet;
@@ -9,7 +10,6 @@ import hamper.pdf.LabelPdf;
 import hamper.pdf.LabelSize;
 import hamper.pdf.PaperSize;
 import hamper.pdf.SheetPdf;
-import hamper.progress.Progress;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
@@ -53,7 +53,7 @@ public final class PaperCommand implements Callable<Integer> {
   public Integer call() throws IOException {
     Facts facts = input.read();
     OutputFile.makeFolder(out);
-    List<Sheet> all = Paperwork.of(facts, 0, Progress.NONE);
+    List<Sheet> all = Paperwork.of(facts, 0, Beside.NOTHING);
     ZonedDateTime now = ZonedDateTime.now();
     String display = facts.plan().display().name();
     PrintWriter told = spec.commandLine().getOut();
@@ -65,7 +65,7 @@ public final class PaperCommand implements Callable<Integer> {
     if (!tags.isEmpty()) {
       write(told, "labels.pdf", LabelPdf.of(tags, labels, 0, 0));
     }
-    write(told, "everything.xlsx", BookFiles.xlsx(facts, 0, Progress.NONE));
+    write(told, "everything.xlsx", BookFiles.xlsx(facts, 0, Beside.NOTHING));
     told.flush();
     return 0;
   }

@@ -14,6 +14,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.core.type.TypeReference;
@@ -139,6 +140,58 @@ public final class HandoverStore {
                 .param("most", MOST_HISTORY)
                 .query((row, n) -> fact(row, true))
                 .list());
+  }
+
+  /** What happened with units that said their serial number, oldest first; without documents. */
+  public List<HandoverFact> ofUnits(String display) {
+    return engine.read(
+        () ->
+            db.sql(
+                    """
+                    select * from handover_fact where display_id = :display and serial <> ''
+                    order by id
+                    """)
+                .param("display", display)
+                .query((row, n) -> fact(row, false))
+                .list());
+  }
+
+  /** Where units lie, by serial number. */
+  public Map<String, String> unitPlaces(String display) {
+    Map<String, String> places = new TreeMap<>();
+    engine.read(
+        () -> {
+          db.sql("select serial, place from unit_place where display_id = :display")
+              .param("display", display)
+              .query(
+                  row -> {
+                    places.put(row.getString("serial"), row.getString("place"));
+                  });
+          return places;
+        });
+    return places;
+  }
+
+  /** Says where a unit lies; empty: nobody knows. */
+  public void putUnit(String display, String serial, String place) {
+    writes.make(
+        () -> {
+          db.sql("delete from unit_place where display_id = :display and serial = :serial")
+              .param("display", display)
+              .param("serial", serial)
+              .update();
+          if (!place.isEmpty()) {
+            db.sql(
+                    """
+                    insert into unit_place (display_id, serial, place)
+                    values (:display, :serial, :place)
+                    """)
+                .param("display", display)
+                .param("serial", serial)
+                .param("place", place)
+                .update();
+          }
+        });
   }
 
   private static HandoverFact fact(ResultSet row, boolean whole) throws SQLException {
