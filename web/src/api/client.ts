@@ -431,6 +431,9 @@ export const api = {
       }),
     ),
   tags: (id: string) => answer(client.GET('/api/displays/{id}/paper/tags', of(id))),
+  units: (id: string) => answer(client.GET('/api/displays/{id}/paper/units', of(id))),
+  putUnit: (id: string, serial: string, place: string) =>
+    answer(client.PUT('/api/displays/{id}/paper/units', { ...of(id), body: { serial, place } })),
   shopping: (id: string) => answer(client.GET('/api/displays/{id}/paper/shopping', of(id))),
   progress: (id: string) => answer(client.GET('/api/displays/{id}/progress', of(id))),
   reachStage: (id: string, pieces: string[], stage: Stage) =>

@@ -9,6 +9,7 @@ import { latestOf } from '../state/latest'
 import SheetText from './paper/SheetText.vue'
 import ShoppingPage from './paper/ShoppingPage.vue'
 import TagsPage from './paper/TagsPage.vue'
+import UnitsPage from './paper/UnitsPage.vue'
 
 /** What the crew holds in its hands, page by page as it will be printed, or as text. */
 /** The sheet that is shown; nothing: all of them. */
@@ -131,6 +132,7 @@ const readsAsText = computed(() => asText.value && shown.value !== undefined)
       </p>
       <div v-if="view" class="main">
         <TagsPage v-if="shown?.kind === 'TAGS'" />
+        <UnitsPage v-if="shown?.kind === 'UNITS'" />
         <ShoppingPage v-if="shown?.kind === 'SHOPPING'" />
         <SheetText v-if="readsAsText" :sheet="shown!.id" :version="view.version" />
         <div v-else class="pages" data-test="pages" tabindex="0" role="region" aria-label="Pages">

@@ -43,6 +43,7 @@ public final class ModelFacts {
     add("Data of a port", pixelPorts(group -> Optional.of(driver(group))));
     add("Remote boxes", pixelPorts(group -> group.banks().map(ModelFacts::boxes)));
     add("Other ports", otherPorts());
+    add("DMX lines leave by", dmxPlug());
     add("Listens to", listensTo());
     add("Most universes", mostUniverses());
     add("Wants addresses as", model.dialect().style().title());
@@ -124,6 +125,13 @@ public final class ModelFacts {
             .map(kind -> counted(kind, "") + " " + kind.name().toLowerCase(Locale.ROOT))
             .collect(Collectors.joining(", "));
     return told.isEmpty() ? "none" : told;
+  }
+
+  private String dmxPlug() {
+    return model
+        .portsOf(PortKind.DMX)
+        .map(lines -> lines.plug().map(Plug::title).orElse("not told"))
+        .orElse("none");
   }
 
   private String listensTo() {

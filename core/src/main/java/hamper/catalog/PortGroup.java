@@ -13,6 +13,7 @@ import java.util.Set;
  * @param fuseAmps the fuse of each socket (A), where it has one
  * @param banks how the ports are gathered in banks with remote boxes, where they are
  * @param driver of the data lines of pixel ports, where the maker tells it; left out: as buffered
+ * @param plug that a DMX line leaves by, where the maker tells it
  * @param pins the board's names of the outputs, where it names them by pin; as many as the largest
  *     mode has ports
  */
@@ -22,11 +23,12 @@ public record PortGroup(
     Optional<Double> fuseAmps,
     Optional<Banks> banks,
     Optional<Driver> driver,
+    Optional<Plug> plug,
     List<String> pins) {
   /** Without banks, of a driver that nobody told. */
   public PortGroup(
       PortKind kind, List<PortMode> modes, Optional<Double> fuseAmps, List<String> pins) {
-    this(kind, modes, fuseAmps, Optional.empty(), Optional.empty(), pins);
+    this(kind, modes, fuseAmps, Optional.empty(), Optional.empty(), Optional.empty(), pins);
   }
 
   public PortGroup {
@@ -43,6 +45,11 @@ public record PortGroup(
         "driver",
         driver.map(Driver::title).orElse(""),
         "only pixel ports have drivers; leave it out");
+    Require.that(
+        plug.isEmpty() || kind == PortKind.DMX,
+        "plug",
+        plug.map(Plug::title).orElse(""),
+        "only DMX lines have one; leave it out");
     int most = modes.stream().mapToInt(PortMode::ports).max().orElseThrow();
     Require.that(
         pins.isEmpty() || pins.size() >= most,

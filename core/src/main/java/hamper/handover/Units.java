@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /** Devices as things that are carried and stored, told apart by their serial numbers. */
-public record Units(List<Unit> units) {
+public record Units(List<KnownUnit> units) {
   /** Nobody has met any. */
   public static final Units NONE = new Units(List.of());
 
@@ -24,14 +24,14 @@ public record Units(List<Unit> units) {
    * @param history what happened with it, the latest first
    * @param place where it lies or hangs, where somebody said so; may be empty
    */
-  public record Unit(
+  public record KnownUnit(
       String serial,
       String controller,
       String model,
       boolean now,
       List<UnitEvent> history,
       String place) {
-    public Unit {
+    public KnownUnit {
       history = List.copyOf(history);
     }
   }
@@ -59,13 +59,13 @@ public record Units(List<Unit> units) {
       standing.put(fact.controller(), fact.serial());
     }
     places.keySet().forEach(serial -> bySerial.computeIfAbsent(serial, key -> List.of()));
-    List<Unit> units = new ArrayList<>();
+    List<KnownUnit> units = new ArrayList<>();
     bySerial.forEach(
         (serial, own) -> {
           Optional<Controller> at =
               own.stream().findFirst().flatMap(fact -> plan.controller(fact.controller()));
           units.add(
-              new Unit(
+              new KnownUnit(
                   serial,
                   at.map(Controller::tag).orElse(""),
                   at.map(one -> plan.modelOf(one).title()).orElse(""),

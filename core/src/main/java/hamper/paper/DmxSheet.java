@@ -1,5 +1,6 @@
 package hamper.paper;
 
+import hamper.catalog.Plug;
 import hamper.catalog.PortKind;
 import hamper.display.HungLeg;
 import hamper.display.SlotPiece;
@@ -13,19 +14,13 @@ import hamper.paper.Block.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
-/**
- * DMX lines: what is set at each fixture, in the order of the cable, and how a line is wired.
- * Source of the wiring: ANSI E1.11 (plugs of five pins) and ANSI E1.27-2 (network plugs).
- */
+/** DMX lines: what is set at each fixture, in the order of the cable, and how a line is wired. */
 final class DmxSheet {
-  private static final List<String> WIRING =
-      List.of(
-          "Plug of five pins: 1 common, 2 data −, 3 data +; 4 and 5 are left free. Of three pins the"
-              + " same, as far as they go. Each cable straight, pin to the same pin.",
-          "Network plug: 1 data +, 2 data −, 7 and 8 common. To a plug of five pins: 1 to 3, 2 to 2,"
-              + " 7 to 1.",
-          "From fixture to fixture, never split. In the last one 120 Ω between data − and data +.");
+  private static final String CHAIN =
+      "From fixture to fixture, never split. In the last one 120 Ω between data − and data +.";
 
   private DmxSheet() {}
 
@@ -36,15 +31,31 @@ final class DmxSheet {
       for (RunFacts run : own.runs()) {
         if (run.port().kind() == PortKind.DMX && !run.run().legs().isEmpty()) {
           blocks.add(line(facts, own, run));
+          blocks.add(new Words("", List.of(cable(facts, run))));
         }
       }
     }
     if (blocks.isEmpty()) {
       return Optional.empty();
     }
-    blocks.add(new Words("Wiring", WIRING));
+    blocks.add(new Words("Every line", List.of(CHAIN)));
     return Optional.of(
         Sheet.of(Sheet.Kind.DMX, "DMX lines", "In the order of the cable, from the port.", blocks));
+  }
+
+  /** How the first cable is wired, as the model tells its plug. */
+  private static String cable(Facts facts, RunFacts run) {
+    Optional<Plug> plug =
+        facts.plan().modelOf(run.run().controller()).ports().stream()
+            .filter(group -> group.kind() == PortKind.DMX)
+            .flatMap(group -> group.plug().stream())
+            .findFirst();
+    return plug.map(one -> "Leaves by a %s. Cable %s.".formatted(one.title(), one.cable()))
+        .orElse(
+            "Nobody told by what plug the line leaves the device. "
+                + Stream.of(Plug.values())
+                    .map(one -> "A %s: %s.".formatted(one.title(), one.cable()))
+                    .collect(Collectors.joining(" ")));
   }
 
   private static Block line(Facts facts, ControllerFacts own, RunFacts run) {

@@ -1,7 +1,7 @@
 package hamper.paper;
 
 import hamper.handover.Units;
-import hamper.handover.Units.Unit;
+import hamper.handover.Units.KnownUnit;
 import hamper.paper.Block.Cell;
 import hamper.paper.Block.Column;
 import hamper.paper.Block.Table;
@@ -14,7 +14,7 @@ final class UnitSheet {
 
   static Sheet of(Units units) {
     List<List<Cell>> rows = new ArrayList<>();
-    for (Unit one : units.units()) {
+    for (KnownUnit one : units.units()) {
       rows.add(
           List.of(
               Cell.of(one.serial()),

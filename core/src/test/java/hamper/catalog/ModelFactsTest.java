@@ -34,6 +34,7 @@ class ModelFactsTest {
             Optional.of(7.5),
             Optional.of(new Banks(4, 3, 60)),
             Optional.of(Driver.UNBUFFERED),
+            Optional.empty(),
             List.of());
     PortGroup dmx =
         new PortGroup(
@@ -90,6 +91,7 @@ class ModelFactsTest {
         .containsEntry(
             "Remote boxes", "4 ports on one cable, up to 3 boxes in a chain, 60 m in all")
         .containsEntry("Other ports", "3 dmx")
+        .containsEntry("DMX lines leave by", "not told")
         .containsEntry(
             "Listens to",
             "E1.31 unicast, multicast, universes of 510 or 512; Art-Net unicast, universes of 512")

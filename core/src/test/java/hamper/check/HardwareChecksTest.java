@@ -44,6 +44,7 @@ class HardwareChecksTest {
                   Optional.empty(),
                   Optional.of(new Banks(4, 2, 30)),
                   Optional.empty(),
+                  Optional.empty(),
                   List.of()),
               new PortGroup(
                   PortKind.SERIAL,

@@ -85,8 +85,7 @@ class PlannerTest extends DemoCase {
   void theFinderGoesAnywhereAndPatches() {
     page.keyboard().press("/");
     page.keyboard().type("9:280");
-    assertThat(page.getByRole(AriaRole.OPTION).first())
-        .containsText("Tide clock rim, pixel 94");
+    assertThat(page.getByRole(AriaRole.OPTION).first()).containsText("Tide clock rim, pixel 94");
     page.keyboard().press("Escape");
     page.keyboard().press("/");
     page.keyboard().type("weather vane to K2-5");

@@ -6,7 +6,7 @@ import hamper.display.Plan;
 import hamper.files.CatalogueFiles;
 import hamper.handover.HandoverFact;
 import hamper.handover.Units;
-import hamper.handover.Units.Unit;
+import hamper.handover.Units.KnownUnit;
 import hamper.samples.RandomYards;
 import java.time.Instant;
 import java.util.List;
@@ -46,7 +46,7 @@ class UnitsTest {
                 fact(3, "A-2", HandoverFact.Kind.GIVEN)),
             Map.of("A-1", "shelf 3", "Z-9", "box 1"));
     assertThat(units.units())
-        .extracting(Unit::serial, Unit::now, Unit::place)
+        .extracting(KnownUnit::serial, KnownUnit::now, KnownUnit::place)
         .containsExactly(
             org.assertj.core.groups.Tuple.tuple("A-1", false, "shelf 3"),
             org.assertj.core.groups.Tuple.tuple("A-2", true, ""),
