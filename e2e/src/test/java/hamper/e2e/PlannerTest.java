@@ -192,7 +192,7 @@ class PlannerTest extends DemoCase {
         "another version",
         example.replace("Version\": 2", "Version\": 7"),
         "formatVersion",
-        "7; this Hamper reads versions 1 to 3");
+        "7; this Hamper reads versions 1 to 4");
     refuses(
         "a negative count",
         example.replace("\"pixels\": 100", "\"pixels\": -1"),
