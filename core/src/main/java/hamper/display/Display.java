@@ -64,6 +64,7 @@ public record Display(
     Set<String> pieceIds = pieceIds(props, zoneIds);
     controllerIds(controllers, zoneIds, enclosureIds);
     legs(controllers, pieceIds);
+    leadTags(controllers, workshop);
     supplies(power, controllers, zoneIds, enclosureIds);
   }
 
@@ -338,6 +339,23 @@ public record Display(
         }
       }
     }
+  }
+
+  /** A tag is on one thing alone, be it a string, a cable or a lead. */
+  private static void leadTags(List<Controller> controllers, Workshop workshop) {
+    Set<String> taken = new HashSet<>();
+    workshop.tags().forEach(tag -> taken.add(tag.text()));
+    eachLeg(
+        controllers,
+        (place, leg) -> {
+          for (int i = 0; i < leg.feeds().size(); i++) {
+            Optional<String> tag = leg.feeds().get(i).tag();
+            if (tag.isPresent()) {
+              int index = i;
+              once(taken, tag.get(), () -> place.field("feeds[%d].tag".formatted(index)));
+            }
+          }
+        });
   }
 
   private static void once(Set<String> seen, String id, Supplier<String> place) {

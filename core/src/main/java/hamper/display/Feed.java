@@ -15,22 +15,39 @@ import java.util.Optional;
  *     estimates
  * @param gauge of its lead; left out: {@link Wiring#CABLE}
  * @param fuseAmps of its fuse (A); left out: it has none
+ * @param tag on its lead, such as P021; left out: it has none
  */
 public record Feed(
     String supply,
     int position,
     Optional<Double> leadMetres,
     Optional<Gauge> gauge,
-    Optional<Double> fuseAmps) {
+    Optional<Double> fuseAmps,
+    Optional<String> tag) {
   public Feed {
     Require.id("supply", supply);
     Require.inRange("position", position, 1, 10_000_000);
     leadMetres.ifPresent(metres -> Require.inRange("leadMetres", metres, 0, 1000));
     fuseAmps.ifPresent(amps -> Require.inRange("fuseAmps", amps, 0.1, 1000));
+    tag.ifPresent(text -> Tag.written("tag", text));
+  }
+
+  /** Without a tag. */
+  public Feed(
+      String supply,
+      int position,
+      Optional<Double> leadMetres,
+      Optional<Gauge> gauge,
+      Optional<Double> fuseAmps) {
+    this(supply, position, leadMetres, gauge, fuseAmps, Optional.empty());
   }
 
   public Feed withPosition(int newPosition) {
-    return new Feed(supply, newPosition, leadMetres, gauge, fuseAmps);
+    return new Feed(supply, newPosition, leadMetres, gauge, fuseAmps, tag);
+  }
+
+  Feed withTag(String newTag) {
+    return new Feed(supply, position, leadMetres, gauge, fuseAmps, Optional.of(newTag));
   }
 
   public Gauge gaugeOrUsual() {

@@ -8,9 +8,9 @@ import java.util.Optional;
  * leaves the plan.
  *
  * @param text as it is printed, such as C042
- * @param of the id of the string; of a cable the string that it leads to; of a bank's cable the
- *     controller
- * @param bank of a bank's cable, from 1
+ * @param of the id of the string; of a cable or a lead the string that it leads to; of a bank's
+ *     cable the controller
+ * @param bank of a bank's cable, from 1; of a lead the number of its feed
  * @param box at the far end of a bank's cable, from 1
  * @param name of the thing when it got the tag, for when it is gone from the plan
  */
@@ -22,7 +22,9 @@ public record Tag(
     /** The cable that leads to a string. */
     CABLE('C'),
     /** A cable from a controller to its remote boxes, or between two of them. */
-    BANK('B');
+    BANK('B'),
+    /** The lead of a feed: its tag stands with the feed, which goes where the string goes. */
+    LEAD('P');
 
     private final char letter;
 
@@ -41,6 +43,13 @@ public record Tag(
       return new On(Kind.CABLE, piece, Optional.empty(), Optional.empty());
     }
 
+    /**
+     * @param index of the feed on the string, from 0
+     */
+    public static On lead(String piece, int index) {
+      return new On(Kind.LEAD, piece, Optional.of(index + 1), Optional.empty());
+    }
+
     public static On bank(String controller, BankCable cable) {
       return new On(Kind.BANK, controller, Optional.of(cable.bank()), Optional.of(cable.box()));
     }
@@ -48,26 +57,38 @@ public record Tag(
     public On {
       Require.id("of", of);
       Require.that(
-          (kind == Kind.BANK) == (bank.isPresent() && box.isPresent()),
+          bank.isPresent() == (kind == Kind.BANK || kind == Kind.LEAD),
           "bank",
           bank.map(String::valueOf).orElse("none"),
-          "a bank's cable has a bank and a box; nothing else has");
-      Require.inRange("bank", bank, 1, 256);
+          "a bank's cable has a bank, a lead the number of its feed; nothing else has");
+      Require.that(
+          box.isPresent() == (kind == Kind.BANK),
+          "box",
+          box.map(String::valueOf).orElse("none"),
+          "a bank's cable has a box; nothing else has");
+      Require.inRange("bank", bank, 1, Leg.MOST_FEEDS);
       Require.inRange("box", box, 1, 26);
     }
   }
 
   public Tag {
-    Require.that(
-        text != null && text.matches("[A-Za-z0-9][A-Za-z0-9./-]{0,11}"),
-        "text",
-        Require.quoted(text),
-        "a tag has 1 to 12 letters, digits, points, dashes and strokes, such as C042");
+    written("text", text);
     new On(kind, of, bank, box);
     Require.text("name", name, 200);
   }
 
-  static Tag of(String text, On on, String name) {
+  /**
+   * @throws hamper.value.RefusedException where a text is no tag
+   */
+  static void written(String field, String text) {
+    Require.that(
+        text != null && text.matches("[A-Za-z0-9][A-Za-z0-9./-]{0,11}"),
+        field,
+        Require.quoted(text),
+        "a tag has 1 to 12 letters, digits, points, dashes and strokes, such as C042");
+  }
+
+  public static Tag of(String text, On on, String name) {
     return new Tag(text, on.kind(), on.of(), on.bank(), on.box(), name);
   }
 

@@ -64,6 +64,11 @@ public record Workshop(
     Set<Tag.On> things = new HashSet<>();
     for (int i = 0; i < tags.size(); i++) {
       once(texts.add(tags.get(i).text()), "tags[%d].text", i, tags.get(i).text());
+      Require.that(
+          tags.get(i).kind() != Tag.Kind.LEAD,
+          "tags[%d].kind".formatted(i),
+          Tag.Kind.LEAD,
+          "the tag of a lead stands with its feed");
       once(things.add(tags.get(i).on()), "tags[%d].of", i, tags.get(i).of());
     }
   }
@@ -109,22 +114,34 @@ public record Workshop(
    * The same with a tag for each thing that has none, of numbers that were never given.
    *
    * @param things with their names, in the order of the numbers
+   * @param elsewhere tags that stand with their feeds
    */
-  public Workshop withTagsFor(Map<Tag.On, String> things) {
+  Workshop withTagsFor(Map<Tag.On, String> things, Set<String> elsewhere) {
     Map<Tag.On, String> known = byThing();
     Set<String> taken = new HashSet<>(known.values());
+    taken.addAll(elsewhere);
     List<Tag> all = new ArrayList<>(tags);
     int number = lastTag;
     for (Map.Entry<Tag.On, String> thing : things.entrySet()) {
-      if (known.containsKey(thing.getKey())) {
-        continue;
+      if (!known.containsKey(thing.getKey())) {
+        number = free(thing.getKey().kind(), number, taken);
+        all.add(Tag.of(Tag.text(thing.getKey().kind(), number), thing.getKey(), thing.getValue()));
       }
-      do {
-        number++;
-      } while (taken.contains(Tag.text(thing.getKey().kind(), number)));
-      all.add(Tag.of(Tag.text(thing.getKey().kind(), number), thing.getKey(), thing.getValue()));
     }
     return new Workshop(sparesPercent, allowancePercent, stock, number, all);
+  }
+
+  /** The next number whose tag nobody has written anywhere by hand. */
+  static int free(Tag.Kind kind, int last, Set<String> taken) {
+    int number = last + 1;
+    while (taken.contains(Tag.text(kind, number))) {
+      number++;
+    }
+    return number;
+  }
+
+  Workshop withLastTag(int number) {
+    return RecordShape.with(this, "lastTag", number);
   }
 
   /** The same with another tag on a thing, or none. */

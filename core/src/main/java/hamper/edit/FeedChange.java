@@ -9,5 +9,6 @@ public record FeedChange(
     Change<Integer> position,
     Change<Double> leadMetres,
     Change<Gauge> gauge,
-    Change<Double> fuseAmps)
+    Change<Double> fuseAmps,
+    Change<String> tag)
     implements ChangeOf<Feed> {}

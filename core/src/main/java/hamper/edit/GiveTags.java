@@ -4,18 +4,15 @@ import hamper.display.Display;
 import hamper.display.Plan;
 import hamper.display.Tagged;
 
-/** Gives a tag to each string and cable that has none. */
+/** Gives a tag to each string, cable and lead that has none. */
 public record GiveTags() implements Edit {
   @Override
   public Display change(Plan plan) {
-    Display display = plan.display();
-    return display.withWorkshop(display.workshop().withTagsFor(Tagged.things(plan)));
+    return Tagged.withAll(plan);
   }
 
   @Override
   public String label(Plan plan) {
-    int had = plan.display().workshop().tags().size();
-    int has = change(plan).workshop().tags().size();
-    return "Give tags to %d strings and cables".formatted(has - had);
+    return "Give tags to %d strings and cables".formatted(Tagged.untagged(plan));
   }
 }

@@ -8,11 +8,15 @@ import hamper.display.Tagged;
 /**
  * Changes the tag of one thing, or takes it off.
  *
- * @param on a string or cable of the plan
+ * @param on a string, cable or lead of the plan
  */
 public record SetTag(Tag.On on, Change<String> text) implements Edit {
   @Override
   public Display change(Plan plan) {
+    if (on.kind() == Tag.Kind.LEAD) {
+      FeedChange set = Fields.only(FeedChange.class, "tag", text);
+      return new SetFeed(on.of(), on.bank().orElseThrow() - 1, set).change(plan);
+    }
     String name = Tagged.nameOf(plan, on);
     Display display = plan.display();
     return text.said()

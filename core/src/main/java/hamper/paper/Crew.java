@@ -296,14 +296,17 @@ public final class Crew {
     return slot.map(one -> one.universe() + ":" + one.channel()).orElse("");
   }
 
-  private static void feed(FeedLoad one, List<FeedRow> feeds) {
+  private void feed(FeedLoad one, List<FeedRow> feeds) {
     if (one.at().isPresent()) {
       feeds.add(
           new FeedRow(
               one.position(),
               one.supply().map(supply -> supply.name()).orElse("no supply"),
               "%s, %s m".formatted(one.gauge().text(), number(one.lead().metres())),
-              one.fuseAmps()));
+              one.fuseAmps(),
+              plan.leg(one.at().get().piece())
+                  .flatMap(leg -> leg.leg().feeds().get(one.at().get().index()).tag())
+                  .orElse("")));
     }
   }
 

@@ -180,13 +180,16 @@ public record CrewSheet(
    * @param supply by name
    * @param lead such as "2.5 mm², 3 m"
    * @param fuseAmps where it has one (A)
+   * @param tag on its lead; may be empty
    */
-  public record FeedRow(int place, String supply, String lead, Optional<Double> fuseAmps) {
+  public record FeedRow(
+      int place, String supply, String lead, Optional<Double> fuseAmps, String tag) {
     /** In words. */
     public String told() {
       String fuse =
           fuseAmps.map(amps -> String.format(Locale.ROOT, ", fuse %.1f A", amps)).orElse("");
-      return "│ power before place %d: %s, %s%s".formatted(place, supply, lead, fuse);
+      String by = tag.isEmpty() ? "" : tag + ", ";
+      return "│ power before place %d: %s%s, %s%s".formatted(place, by, supply, lead, fuse);
     }
   }
 }

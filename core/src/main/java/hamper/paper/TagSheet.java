@@ -2,8 +2,10 @@ package hamper.paper;
 
 import hamper.catalog.Banks;
 import hamper.display.Controller;
+import hamper.display.Feed;
 import hamper.display.HungLeg;
 import hamper.display.HungRun;
+import hamper.display.Leg;
 import hamper.display.Plan;
 import hamper.display.Tag;
 import hamper.display.Tagged;
@@ -43,7 +45,9 @@ public final class TagSheet {
       }
     }
     List<Row> rows = new ArrayList<>();
-    for (Tag tag : plan.display().workshop().tags()) {
+    List<Tag> all = new ArrayList<>(plan.display().workshop().tags());
+    Tagged.leads(plan).forEach((on, text) -> all.add(Tag.of(text, on, Tagged.nameOf(plan, on))));
+    for (Tag tag : all) {
       String now = things.get(tag.on());
       rows.add(
           switch (tag.kind()) {
@@ -54,6 +58,7 @@ public final class TagSheet {
                     now,
                     plugged.getOrDefault(tag.of(), ""),
                     plan.piece(tag.of()).map(at -> at.title()));
+            case LEAD -> lead(plan, tag);
             case BANK ->
                 row(
                     tag,
@@ -65,6 +70,13 @@ public final class TagSheet {
           });
     }
     return rows;
+  }
+
+  private static Row lead(Plan plan, Tag tag) {
+    Leg leg = plan.leg(tag.of()).orElseThrow().leg();
+    Feed feed = leg.feeds().get(tag.bank().orElseThrow() - 1);
+    String to = "%s, pixel %d".formatted(plan.existingPiece(tag.of()).title(), feed.position());
+    return new Row(tag, tag.name(), plan.existingSupply(feed.supply()).name(), to, false);
   }
 
   private static Row row(Tag tag, String now, String from, Optional<String> to) {

@@ -3,26 +3,35 @@ package hamper.tags;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import hamper.catalog.PortKind;
 import hamper.display.Display;
 import hamper.display.Plan;
+import hamper.display.PortRef;
 import hamper.display.Tag;
 import hamper.display.Tagged;
 import hamper.display.Workshop;
 import hamper.edit.Change;
 import hamper.edit.Edit;
 import hamper.edit.GiveTags;
+import hamper.edit.PatchPieces;
 import hamper.edit.Restore;
 import hamper.edit.SetTag;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
+import hamper.paper.TagSheet;
 import hamper.samples.RandomEdits;
 import hamper.samples.RandomWorkshopEdits;
 import hamper.samples.RandomYards;
 import hamper.value.RefusedException;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -52,7 +61,7 @@ class TagsTest {
     RandomWorkshopEdits workshop = new RandomWorkshopEdits(seed);
     Deque<Restore> done = new ArrayDeque<>();
     Deque<Restore> undone = new ArrayDeque<>();
-    Map<String, Tag.On> ever = new HashMap<>();
+    Map<String, String> ever = new HashMap<>();
     for (int i = 0; i < EDITS; i++) {
       int draw = random.nextInt(6);
       Deque<Restore> from = draw == 0 ? done : undone;
@@ -65,17 +74,23 @@ class TagsTest {
       if (!back) {
         undone.clear();
       }
-      plan.display().workshop().tags().stream()
+      TagSheet.rows(plan).stream()
+          .map(TagSheet.Row::tag)
           .filter(tag -> !tag.text().startsWith("RED"))
           .forEach(
               tag ->
-                  assertThat(ever.computeIfAbsent(tag.text(), text -> tag.on()))
+                  assertThat(ever.computeIfAbsent(tag.text(), text -> thing(tag)))
                       .as("%s in evening %d", tag.text(), seed)
-                      .isEqualTo(tag.on()));
+                      .isEqualTo(thing(tag)));
       assertThat(plan.display().workshop().lastTag())
           .isGreaterThanOrEqualTo(before.display().workshop().lastTag());
     }
     return ever.size();
+  }
+
+  /** What a tag is on; a feed is known by its string. */
+  private static String thing(Tag tag) {
+    return tag.kind() == Tag.Kind.LEAD ? "a lead of " + tag.of() : tag.on().toString();
   }
 
   private static Plan after(Plan plan, Edit edit) {
@@ -124,5 +139,29 @@ class TagsTest {
     byte[] file = DisplayFile.write(tagged.display());
     Display read = DisplayFile.read(file, CatalogueFiles.shipped()).display();
     assertThat(read).isEqualTo(tagged.display());
+  }
+
+  @Test
+  void theLeadOfAFeedHasATagThatGoesWhereItsStringGoes() throws IOException {
+    Plan plan = after(demo(), new GiveTags());
+    Map<Tag.On, String> leads = Tagged.leads(plan);
+    assertThat(leads).as("feeds of the demo").hasSize(53).doesNotContainValue("");
+    Tag.On lead = leads.keySet().iterator().next();
+    Plan moved =
+        after(
+            plan,
+            new PatchPieces(
+                List.of(lead.of()), new PortRef("k1", PortKind.PIXEL, 12), Optional.empty()));
+    assertThat(Tagged.leads(moved)).containsEntry(lead, leads.get(lead));
+    Plan renamed = after(plan, new SetTag(lead, Change.to("RED-9")));
+    assertThat(Tagged.leads(renamed)).containsEntry(lead, "RED-9");
+    assertThatThrownBy(() -> after(plan, new SetTag(lead, Change.to("S001"))))
+        .hasMessageContaining("feeds[0].tag");
+    assertThat(Tagged.untagged(plan)).isZero();
+  }
+
+  private static Plan demo() throws IOException {
+    Path file = Path.of("../server/src/main/resources/hamper/demo/saltmarsh-quay.hamper.json");
+    return DisplayFile.read(Files.readAllBytes(file), CatalogueFiles.shipped());
   }
 }

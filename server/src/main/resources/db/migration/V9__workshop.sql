@@ -5,6 +5,9 @@ alter table display add column spares_percent int;
 alter table display add column allowance_percent int;
 alter table display add column last_tag int default 0 not null;
 
+-- Of the lead of a feed.
+alter table feed add column tag varchar(12);
+
 create table stock (
   display_id varchar(64) not null references display (id) on delete cascade,
   place int not null,

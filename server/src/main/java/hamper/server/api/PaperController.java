@@ -1,6 +1,5 @@
 package hamper.server.api;
 
-import hamper.display.Tag;
 import hamper.display.Tagged;
 import hamper.display.Workshop;
 import hamper.files.BookFiles;
@@ -21,6 +20,7 @@ import hamper.server.live.NoSuchDisplayException;
 import hamper.server.store.HandoverStore;
 import hamper.value.Require;
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
 import java.time.ZonedDateTime;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -41,7 +41,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** What the crew holds in its hands: sheets as text, as PDF and as pictures; labels; lists. */
 @RestController
 @RequestMapping("/api/displays/{id}/paper")
-@io.swagger.v3.oas.annotations.tags.Tag(name = "paper")
+@Tag(name = "paper")
 class PaperController {
   /** A point of the page is a dot and a half: sharp in a preview. */
   private static final float PREVIEW_DPI = 108;
@@ -228,9 +228,7 @@ class PaperController {
   TagsView tags(@PathVariable String id) {
     LiveDisplay.Look look = displays.get(id).look();
     var plan = look.facts().plan();
-    Set<Tag.On> tagged = plan.display().workshop().byThing().keySet();
-    int untagged =
-        (int) Tagged.things(plan).keySet().stream().filter(on -> !tagged.contains(on)).count();
+    int untagged = Tagged.untagged(plan);
     List<LabelSheet> sizes =
         List.of(LabelSize.values()).stream()
             .map(size -> new LabelSheet(size, size.title(), size.count()))

@@ -16,7 +16,14 @@ final class FeedTable {
           "feed",
           2,
           List.of(
-              "piece_id", "place", "supply_id", "position", "lead_metres", "gauge", "fuse_amps"),
+              "piece_id",
+              "place",
+              "supply_id",
+              "position",
+              "lead_metres",
+              "gauge",
+              "fuse_amps",
+              "tag"),
           FeedTable::rows);
 
   private FeedTable() {}
@@ -44,7 +51,8 @@ final class FeedTable {
         feed.position(),
         feed.leadMetres(),
         feed.gauge().map(Gauge::text),
-        feed.fuseAmps());
+        feed.fuseAmps(),
+        feed.tag());
   }
 
   static Feed read(Row row) throws SQLException {
@@ -53,6 +61,7 @@ final class FeedTable {
         row.integer("position"),
         row.decimal("lead_metres"),
         row.text("gauge").map(Gauge::new),
-        row.decimal("fuse_amps"));
+        row.decimal("fuse_amps"),
+        row.text("tag"));
   }
 }
