@@ -24,7 +24,7 @@ const begins = (index: number) => lines.value[index - 1]?.group !== lines.value[
 </script>
 
 <template>
-  <section v-if="view" class="shopping" aria-label="Spares and stock">
+  <section v-if="view" class="list" aria-label="Spares and stock">
     <p class="line">
       <span
         >Spares
@@ -96,36 +96,8 @@ const begins = (index: number) => lines.value[index - 1]?.group !== lines.value[
   </section>
 </template>
 
+<style scoped src="./list.css"></style>
 <style scoped>
-.shopping {
-  font-size: 13px;
-  padding: 4px 24px 10px;
-  flex: none;
-  display: flex;
-  flex-direction: column;
-  max-height: 50%;
-  min-height: 0;
-}
-.line {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 22px;
-  padding-bottom: 6px;
-}
-.rows {
-  overflow: auto;
-  min-height: 0;
-}
-table {
-  border-collapse: collapse;
-}
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 2px 22px 2px 0;
-  border-bottom: 1px solid var(--line);
-}
 thead th {
   position: sticky;
   top: 0;
@@ -137,7 +109,8 @@ thead th {
   color: var(--quiet);
   padding-top: 8px;
 }
-.number {
+th.number,
+td.number {
   text-align: right;
 }
 </style>

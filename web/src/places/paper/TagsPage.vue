@@ -52,7 +52,7 @@ function setTag(row: TagsView['tags'][number], text: string) {
 </script>
 
 <template>
-  <section v-if="view" class="tags" aria-label="Tags and labels">
+  <section v-if="view" class="list" aria-label="Tags and labels">
     <div class="line">
       <v-btn
         v-if="view.untagged"
@@ -99,7 +99,7 @@ function setTag(row: TagsView['tags'][number], text: string) {
         >
         <input
           v-model="words"
-          class="words"
+          class="field words"
           aria-label="Words of a tag or of what it is on"
           placeholder="find a tag"
         />
@@ -135,23 +135,8 @@ function setTag(row: TagsView['tags'][number], text: string) {
   </section>
 </template>
 
+<style scoped src="./list.css"></style>
 <style scoped>
-.tags {
-  font-size: 13px;
-  padding: 4px 24px 10px;
-  flex: none;
-  display: flex;
-  flex-direction: column;
-  max-height: 46%;
-  min-height: 0;
-}
-.line {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px 16px;
-  padding-bottom: 6px;
-}
 select {
   border-bottom: 1px dashed var(--copper);
 }
@@ -160,21 +145,5 @@ option {
 }
 .words {
   width: 14ch;
-  border-bottom: 1px dashed var(--copper);
-}
-.words::placeholder {
-  color: var(--quiet);
-  opacity: 1;
-}
-.rows {
-  overflow: auto;
-  min-height: 0;
-}
-table {
-  border-collapse: collapse;
-}
-td {
-  padding: 2px 22px 2px 0;
-  border-bottom: 1px solid var(--line);
 }
 </style>

@@ -32,7 +32,7 @@ async function add() {
 </script>
 
 <template>
-  <section v-if="view" class="units" aria-label="Units">
+  <section v-if="view" class="list" aria-label="Units">
     <p class="line">
       <span class="quiet"
         >A unit is met when it says its serial number while it is given something.</span
@@ -41,7 +41,7 @@ async function add() {
         >One that lies in storage:
         <input
           v-model="serial"
-          class="serial mono"
+          class="field serial mono"
           aria-label="Serial number of a unit in storage"
           placeholder="serial number"
           maxlength="80"
@@ -94,40 +94,10 @@ async function add() {
   </section>
 </template>
 
+<style scoped src="./list.css"></style>
 <style scoped>
-.units {
-  font-size: 13px;
-  padding: 4px 24px 10px;
-  flex: none;
-  display: flex;
-  flex-direction: column;
-  max-height: 46%;
-  min-height: 0;
-}
-.line {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 22px;
-  padding-bottom: 6px;
-}
 .serial {
   width: 18ch;
-  border-bottom: 1px dashed var(--copper);
-}
-.serial::placeholder {
-  color: var(--quiet);
-  opacity: 1;
-}
-.rows {
-  overflow: auto;
-  min-height: 0;
-}
-table {
-  border-collapse: collapse;
-}
-td {
-  padding: 2px 22px 2px 0;
-  border-bottom: 1px solid var(--line);
 }
 .to {
   text-decoration: underline dotted var(--line-strong);

@@ -143,6 +143,11 @@ public final class Plan {
     return zones;
   }
 
+  /** How a zone is called; empty where none is meant. */
+  public String zoneName(Optional<String> zone) {
+    return zone.flatMap(zones::find).map(Zone::name).orElse("");
+  }
+
   public Listed<Subnet> subnets() {
     return subnets;
   }

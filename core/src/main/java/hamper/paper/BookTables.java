@@ -140,11 +140,7 @@ public final class BookTables {
       rows.add(
           List.of(
               Cell.of(prop.name()),
-              Cell.of(
-                  prop.zone()
-                      .flatMap(id -> plan.zones().find(id))
-                      .map(zone -> zone.name())
-                      .orElse("")),
+              Cell.of(plan.zoneName(prop.zone())),
               Cell.of((long) prop.pieces().size()),
               Cell.of(strings),
               Cell.of((long) pixels),

@@ -235,12 +235,7 @@ public final class Crew {
     return new LegRow(
         piece.id(),
         leg.at().title(),
-        leg.at()
-            .prop()
-            .zone()
-            .flatMap(id -> plan.zones().find(id))
-            .map(zone -> zone.name())
-            .orElse(""),
+        plan.zoneName(leg.at().prop().zone()),
         leg.start() + 1,
         SummarySheet.pixelsOf(piece),
         leg.leg().nullPixels(),

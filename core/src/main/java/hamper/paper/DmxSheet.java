@@ -69,7 +69,7 @@ final class DmxSheet {
           List.of(
               Cell.of(leg.index() + 1L),
               Cell.of(leg.at().title()),
-              Cell.of(zone(facts, leg)),
+              Cell.of(facts.plan().zoneName(leg.at().prop().zone())),
               Cell.ofWhole(slots.map(SlotPiece::slot)),
               Cell.ofWhole(slots.map(SlotPiece::channels)),
               cable(facts, run, leg),
@@ -96,14 +96,5 @@ final class DmxSheet {
   private static Cell cable(Facts facts, RunFacts run, HungLeg leg) {
     double metres = run.run().cableTo(leg, facts.plan()).metres();
     return metres > 0 ? Cell.of(metres) : Cell.of("");
-  }
-
-  private static String zone(Facts facts, HungLeg leg) {
-    return leg.at()
-        .prop()
-        .zone()
-        .flatMap(id -> facts.plan().zones().find(id))
-        .map(zone -> zone.name())
-        .orElse("");
   }
 }

@@ -79,8 +79,7 @@ public record Progress(List<StringAt> strings) {
             });
     List<StringAt> all = new ArrayList<>();
     for (Prop prop : plan.display().props()) {
-      String zone =
-          prop.zone().flatMap(id -> plan.zones().find(id)).map(one -> one.name()).orElse("");
+      String zone = plan.zoneName(prop.zone());
       prop.pieces().stream()
           .filter(PixelString.class::isInstance)
           .forEach(

@@ -86,12 +86,7 @@ public record ShowList(String display, int version, int framesPerSecond, List<Sh
         piece.prop().name(),
         piece.title(),
         at.section() + 1,
-        piece
-            .prop()
-            .zone()
-            .flatMap(id -> plan.zones().find(id))
-            .map(zone -> zone.name())
-            .orElse(""),
+        plan.zoneName(piece.prop().zone()),
         at.start()
             .map(slot -> "%d:%d".formatted(slot.universe(), slot.channel()))
             .orElseGet(
