@@ -11,6 +11,7 @@ import type {
   Located,
   Moving,
   OutputRequest,
+  Aim,
   Condition,
   PaperSize,
   Stage,
@@ -431,6 +432,8 @@ export const api = {
       }),
     ),
   tags: (id: string) => answer(client.GET('/api/displays/{id}/paper/tags', of(id))),
+  arrange: (id: string, aim: Aim, pieces: string[], signal: AbortSignal) =>
+    answer(client.POST('/api/displays/{id}/arrange', { ...of(id), body: { aim, pieces }, signal })),
   units: (id: string) => answer(client.GET('/api/displays/{id}/paper/units', of(id))),
   putUnit: (id: string, serial: string, place: string) =>
     answer(client.PUT('/api/displays/{id}/paper/units', { ...of(id), body: { serial, place } })),

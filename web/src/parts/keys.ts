@@ -112,6 +112,7 @@ export const KEYS = {
       take: key('Space', 'take it, or let it go'),
       all: key('Ctrl+A', 'take all that are shown'),
       open: key('Enter Ctrl+X', 'take them in hand and go to the ports; Ctrl+V hangs them'),
+      arrange: key('A', 'find places for those that are taken, or for all'),
       letGo: key('Escape', 'let all go'),
     },
   },

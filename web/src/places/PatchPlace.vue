@@ -8,6 +8,7 @@ import { reachOf, sectionRows } from '../ribbon/geometry'
 import { portKey, useDisplay } from '../state/display'
 import { useHandover } from '../state/handover'
 import { isAcross, usePatching } from '../state/patching'
+import ArrangePanel from './patch/ArrangePanel.vue'
 import BankHeading from './patch/BankHeading.vue'
 import ControllerHeader from './patch/ControllerHeader.vue'
 import { useDrag } from './patch/drag'
@@ -47,6 +48,12 @@ const SECTION_ROW = 126
 
 /** The piece that the address opens. */
 const props = defineProps<{ piece?: string }>()
+
+/** What of it is being arranged: all, or a zone. */
+const arranging = computed(() => {
+  const found = /^arrange(?:-(.+))?$/.exec(props.piece ?? '')
+  return found && { zone: found[1] as string | undefined }
+})
 
 const display = useDisplay()
 const router = useRouter()
@@ -238,7 +245,7 @@ watch(() => props.piece, openGlass)
 watch(
   () => patching.glass,
   (piece) => {
-    if ((piece ?? '') !== (props.piece ?? '')) {
+    if (piece ? piece !== props.piece : props.piece && !arranging.value) {
       void router.replace({ name: 'patch', params: { piece: piece ?? '' } })
     }
   },
@@ -393,6 +400,12 @@ watch(
       :click-is-meant="clickIsMeant"
       @press="press"
       @in-hand="toLanes"
+      @arrange="router.push({ name: 'patch', params: { piece: 'arrange' } })"
+    />
+    <ArrangePanel
+      v-if="arranging"
+      :zone="arranging.zone"
+      @done="router.push({ name: 'patch', params: { piece: '' } })"
     />
     <div
       v-if="patching.dragged.length"

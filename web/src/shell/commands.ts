@@ -1,6 +1,7 @@
 import type { DisplayView } from '../api/types'
 import type { Found } from './finder'
 import {
+  arrange,
   brightness,
   hold,
   letGo,
@@ -36,6 +37,12 @@ const slot = (kind: Kind, name: string = kind): Slot => ({ kind, name })
 
 /** Every command of the finder: what is read, told and completed is this table. */
 export const COMMANDS: Command[] = [
+  {
+    parts: ['arrange', slot('where', 'all or a zone')],
+    says: 'arrange all',
+    does: 'find places for what hangs nowhere, and show them before anything is hung',
+    mean: arrange,
+  },
   // before pieces whose name has "light" in it are patched somewhere
   {
     parts: ['light', slot('where', 'anything')],

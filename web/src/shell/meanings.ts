@@ -361,3 +361,21 @@ export function patch(display: DisplayView, [what, where]: string[]): Found[] {
       : []
   return [...exactly.map(one), ...together, ...others.map(one)]
 }
+
+/** Opens proposals for all that hangs nowhere, or for what of a zone does. */
+export function arrange(display: DisplayView, [where]: string[]): Found[] {
+  const wanted = where.toLowerCase()
+  const zone = display.zones.find((one) => one.name.toLowerCase().includes(wanted))
+  if (wanted !== 'all' && !zone) {
+    return []
+  }
+  const of = wanted === 'all' ? undefined : zone
+  return [
+    {
+      key: `arrange-${of?.id ?? 'all'}`,
+      title: `Arrange ${of?.name ?? 'all that hangs nowhere'}`,
+      detail: 'proposals, to be looked at first',
+      to: { name: 'patch', params: { piece: of ? `arrange-${of.id}` : 'arrange' } },
+    },
+  ]
+}

@@ -130,6 +130,24 @@ export const usePatching = defineStore('patching', () => {
     }
   }
 
+  /** Pieces that a proposal would hang: ghosts on their ports, as long as it is looked at. */
+  const arranged = ref<string[]>([])
+
+  /** Shows what a proposal would do, or nothing any more. */
+  async function propose(edit: Edit | undefined, pieces: string[]) {
+    asking?.abort()
+    arranged.value = edit ? pieces : []
+    if (!edit || !display.view) {
+      preview.value = undefined
+      return
+    }
+    const mine = (asking = new AbortController())
+    const answer = await api.preview(display.view.id, edit, mine.signal).catch(() => undefined)
+    if (asking === mine) {
+      preview.value = answer
+    }
+  }
+
   function patchEdit(pieces: string[], at: Target): Edit {
     if (isAcross(at)) {
       return { type: 'PatchAcross', pieces, controller: at.controller, from: at.from }
@@ -161,6 +179,8 @@ export const usePatching = defineStore('patching', () => {
   }
 
   return {
+    arranged,
+    propose,
     isOver,
     tied,
     selected,

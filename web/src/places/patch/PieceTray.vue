@@ -18,6 +18,7 @@ const props = defineProps<{
 const emit = defineEmits<{
   press: [event: PointerEvent, piece: string]
   inHand: []
+  arrange: []
 }>()
 
 const display = useDisplay()
@@ -106,6 +107,8 @@ function onKey(event: KeyboardEvent) {
     }
     patching.cut = [...patching.selected]
     emit('inHand')
+  } else if (pressed === 'arrange') {
+    emit('arrange')
   } else if (pressed === 'take') {
     patching.select(current.value, true)
   } else {
@@ -140,6 +143,14 @@ function count(piece: PieceView): string {
       <span v-if="patching.cut.length" class="hand" role="status">
         {{ patching.cut.length }} in hand: go to a lane and press Ctrl+V
       </span>
+      <v-btn
+        v-if="display.loose.length"
+        size="small"
+        variant="outlined"
+        data-test="arrange"
+        @click="emit('arrange')"
+        >Arrange …</v-btn
+      >
       <v-spacer />
       <input
         v-model="filter"

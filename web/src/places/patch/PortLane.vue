@@ -41,7 +41,9 @@ const wrong = computed(() => display.wrongAt.get(key.value))
 /** The lane as it would be while something is dragged over it. */
 const shown = computed(() => patching.previewLanes.get(key.value) ?? props.lane)
 const aimed = computed(() => patching.isOver(props.lane))
-const ghosts = computed(() => (aimed.value && patching.preview ? patching.dragged : []))
+const ghosts = computed(() =>
+  aimed.value && patching.preview ? patching.dragged : patching.arranged,
+)
 const load = computed(() => shown.value.load)
 /** The fuse nearest to its limit, as Loads and Overview tell it. */
 const fuses = computed(() => (load.value ? cellsOf(shown.value) : undefined))

@@ -70,6 +70,7 @@ public sealed interface Edit
         SetTag,
         SetWorkshop,
         SetStock,
+        HangPieces,
         Restore {
 
   /**

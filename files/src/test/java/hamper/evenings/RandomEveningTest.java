@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import hamper.check.Checks;
 import hamper.display.Plan;
 import hamper.edit.Edit;
+import hamper.edit.HangPieces;
 import hamper.edit.Restore;
 import hamper.edit.SplitSection;
 import hamper.facts.Facts;
@@ -122,6 +123,7 @@ class RandomEveningTest {
       }
     }
     kinds.add(edits.nextOrder().getClass());
+    kinds.add(HangPieces.class); // made by proposals: ArrangeTest
     RandomWorkshopEdits workshop = new RandomWorkshopEdits(5);
     for (int i = 0; i < 40; i++) {
       kinds.add(workshop.next(plan).getClass());

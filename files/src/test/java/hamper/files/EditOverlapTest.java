@@ -55,6 +55,10 @@ class EditOverlapTest {
         "'sections':[{'piece':'gangway-rail-1','section':0,'channel':2467}],'controllers':[],'lines':[]");
     edit("tags for all", "GiveTags", "");
     edit("spares", "SetWorkshop", "'sparesPercent':8");
+    edit(
+        "the weather vane hung",
+        "HangPieces",
+        "'at':[{'port':{'controller':'k2','kind':'PIXEL','port':5},'pieces':['weather-vane-1']}]");
     edit("stock", "SetStock", "'article':'Fuse 5 A','count':3");
     edit(
         "tag of a string",

@@ -89,6 +89,8 @@ class ApiSchemas implements OpenApiCustomizer {
           PaperController.TagsView.class,
           PaperController.ShoppingView.class,
           SheetView.class,
+          ArrangeController.ArrangeRequest.class,
+          ArrangeController.ArrangeView.class,
           Units.class,
           PaperController.UnitPlaceRequest.class,
           ProgressController.ProgressView.class,

@@ -20,6 +20,7 @@ import picocli.CommandLine.Command;
       SendCommand.class,
       ListenCommand.class,
       PaperCommand.class,
+      ArrangeCommand.class,
       StandinsCommand.class,
       YardCommand.class,
       ImportCommand.class,

@@ -1,0 +1,64 @@
+package hamper.server.cli;
+
+import hamper.arrange.Aim;
+import hamper.arrange.Arrange;
+import hamper.arrange.Proposal;
+import hamper.display.Plan;
+import hamper.facts.Facts;
+import hamper.files.DisplayFile;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+/** {@code hamper arrange}: hangs what hangs nowhere. */
+@Command(
+    name = "arrange",
+    mixinStandardHelpOptions = true,
+    description =
+        "Hang what hangs nowhere, and say where and why. Exit code 1 where something is left, 2 on"
+            + " unusable input.")
+public final class ArrangeCommand implements Callable<Integer> {
+  @Mixin private InputFile input;
+
+  @Option(
+      names = "--out",
+      required = true,
+      paramLabel = "FILE",
+      description = "the display file to write")
+  private Path out;
+
+  @Option(names = "--aim", description = "${COMPLETION-CANDIDATES} (default: ${DEFAULT-VALUE})")
+  private Aim aim = Aim.EASIEST;
+
+  @Spec private CommandSpec spec;
+
+  @Override
+  public Integer call() throws IOException {
+    Facts facts = input.read();
+    Plan plan = facts.plan();
+    Proposal proposal = Arrange.of(facts, Arrange.loose(plan), aim);
+    Plan after = proposal.edit().map(edit -> edit.applyTo(plan).plan()).orElse(plan);
+    OutputFile.write(out, DisplayFile.write(after.display()));
+    PrintWriter told = spec.commandLine().getOut();
+    proposal
+        .hung()
+        .forEach(one -> told.printf("%s on %s: %s%n", one.title(), one.written(), one.because()));
+    proposal.left().forEach(one -> told.printf("left: %s. %s%n", one.title(), one.because()));
+    told.printf(
+        Locale.ROOT,
+        "%d of %d pieces, on %d controllers, about %.0f m of cable between zones%n",
+        proposal.hung().size(),
+        proposal.hung().size() + proposal.left().size(),
+        proposal.cost().controllers(),
+        proposal.cost().metres());
+    told.flush();
+    return proposal.left().isEmpty() ? 0 : 1;
+  }
+}
