@@ -395,6 +395,7 @@ watch(
       </div>
     </div>
     <PieceTray
+      v-if="!arranging"
       :scale="scale"
       :over-tray="overTray"
       :click-is-meant="clickIsMeant"

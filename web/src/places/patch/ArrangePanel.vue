@@ -197,7 +197,9 @@ const metres = (view: ArrangeView) => Math.round(view.proposal.cost.metres).toLo
         >Hang {{ counted(hung.length - without.size, 'piece') }}</v-btn
       >
       <v-btn size="small" variant="text" @click="emit('done')">Leave it</v-btn>
-      <span class="quiet">What hangs stays where it is. Nothing that is wrong comes with it.</span>
+      <span class="quiet"
+        >What hangs stays where it is. Nothing new that is wrong comes with it.</span
+      >
     </p>
   </section>
 </template>
