@@ -230,6 +230,8 @@ public final class Arrange {
   private void put(PieceAt at, Outlet outlet) {
     Placed one = new Placed(at, outlet, outlet.metres(at));
     outlet.add(at);
+    // what is hung again comes last: as it stands on its wire, and as it is checked
+    placed.remove(at.piece().id());
     placed.put(at.piece().id(), one);
     used.merge(outlet.controller().id(), 1, Integer::sum);
     ofProp.computeIfAbsent(at.prop().id(), id -> new ArrayList<>()).add(one);
@@ -307,15 +309,16 @@ public final class Arrange {
     List<Hung> hung = new ArrayList<>();
     List<Left> left = new ArrayList<>();
     Map<String, Integer> byProp = new HashMap<>();
+    for (Placed one : placed.values()) {
+      PieceAt at = one.at();
+      int earlier = byProp.merge(at.prop().id(), 1, Integer::sum) - 1;
+      PortRef port = one.outlet().ref();
+      hung.add(
+          new Hung(at.piece().id(), at.title(), port, plan.written(port), because(one, earlier)));
+    }
     for (PieceAt at : pieces) {
-      Placed one = placed.get(at.piece().id());
-      if (one == null) {
+      if (!placed.containsKey(at.piece().id())) {
         left.add(new Left(at.piece().id(), at.title(), whyNot(at)));
-      } else {
-        int before = byProp.merge(at.prop().id(), 1, Integer::sum) - 1;
-        PortRef port = one.outlet().ref();
-        hung.add(
-            new Hung(at.piece().id(), at.title(), port, plan.written(port), because(one, before)));
       }
     }
     return new Proposal(aim, hung, left, costs());
