@@ -229,12 +229,16 @@ public final class Arrange {
 
   private void put(PieceAt at, Outlet outlet) {
     Placed one = new Placed(at, outlet, outlet.metres(at));
-    outlet.add(at);
-    // what is hung again comes last: as it stands on its wire, and as it is checked
+    // what is moved comes last: as it stands on its wire, and as it is checked
     placed.remove(at.piece().id());
     placed.put(at.piece().id(), one);
-    used.merge(outlet.controller().id(), 1, Integer::sum);
-    ofProp.computeIfAbsent(at.prop().id(), id -> new ArrayList<>()).add(one);
+    hang(one);
+  }
+
+  private void hang(Placed one) {
+    one.outlet().add(one.at());
+    used.merge(one.outlet().controller().id(), 1, Integer::sum);
+    ofProp.computeIfAbsent(one.at().prop().id(), id -> new ArrayList<>()).add(one);
   }
 
   private void takeOff(Placed one) {
@@ -296,7 +300,11 @@ public final class Arrange {
         double was = cost(at, one.outlet());
         Outlet now = best(at).orElse(one.outlet());
         boolean moves = now != one.outlet() && cost(at, now) < was;
-        put(at, moves ? now : one.outlet());
+        if (moves) {
+          put(at, now);
+        } else {
+          hang(one);
+        }
         better |= moves;
       }
       if (!better) {

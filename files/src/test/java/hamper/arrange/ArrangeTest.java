@@ -32,7 +32,7 @@ import org.junit.jupiter.params.provider.EnumSource;
  * A proposal brings nothing that is wrong, moves nothing that hangs, and is the same every time.
  */
 class ArrangeTest {
-  private static final int YARDS = Boolean.getBoolean("hamper.trial.long") ? 1000 : 30;
+  private static final int YARDS = Boolean.getBoolean("hamper.trial.long") ? 1000 : 20;
 
   private static Plan demo() throws IOException {
     Path file = Path.of("../server/src/main/resources/hamper/demo/saltmarsh-quay.hamper.json");
