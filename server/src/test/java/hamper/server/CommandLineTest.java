@@ -53,6 +53,32 @@ class CommandLineTest {
   }
 
   @Test
+  void paperIsWrittenSheetBySheetWithLabelsWhereAnythingHasATag() throws IOException {
+    Path out = folder.resolve("paper");
+    Ran ran = run("paper", DEMO, "--out", out.toString(), "--size", "LETTER");
+    assertThat(ran.code()).as(ran.err()).isZero();
+    try (var files = Files.list(out)) {
+      assertThat(files.map(file -> file.getFileName().toString()))
+          .contains("all-sheets.pdf", "K1.pdf", "summary.pdf", "shopping-list.pdf")
+          .contains("everything.xlsx")
+          .doesNotContain("labels.pdf");
+    }
+    assertThat(Files.readAllBytes(out.resolve("K6.pdf"))).startsWith('%', 'P', 'D', 'F');
+  }
+
+  @Test
+  void arrangeHangsWhatItCanAndSaysWhyAndWhatIsLeft() throws IOException {
+    Path out = folder.resolve("arranged.hamper.json");
+    Ran ran = run("arrange", DEMO, "--out", out.toString());
+    assertThat(ran.code()).as("some are left").isEqualTo(1);
+    assertThat(ran.out())
+        .contains("Weather vane on K2-5: in the same zone, Boathouse")
+        .contains("left: Cargo net. ")
+        .contains("5 of 10 pieces, on 4 controllers");
+    assertThat(run("check", out.toString()).out()).endsWith("3 faults, 7 risks, 2 hints\n");
+  }
+
+  @Test
   void checkTellsScriptsTheSame() {
     JsonNode findings = Json.MAPPER.readTree(run("check", DEMO, "--format", "json").out());
     assertThat(findings.get("faults").asInt()).isEqualTo(3);
