@@ -104,7 +104,7 @@ class ProgressApiTest extends ApiCase {
   void troubleHasAReasonAPhotoAndAnEndAndStandsOnTheCrewsSheet() throws Exception {
     stage(COPING, "HUNG");
     ByteArrayOutputStream png = new ByteArrayOutputStream();
-    ImageIO.write(new BufferedImage(3200, 1000, BufferedImage.TYPE_INT_RGB), "png", png);
+    ImageIO.write(new BufferedImage(9600, 3000, BufferedImage.TYPE_INT_RGB), "png", png);
     String name = photo(png.toByteArray()).body().get("name").asString();
     Answer said =
         put(
