@@ -23,6 +23,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -53,15 +54,18 @@ public final class Arrange {
    */
   private record Placed(PieceAt at, Outlet outlet, Optional<Double> metres) {}
 
-  /** A piece may not hang there: the checks said so. */
-  private record Ban(String piece, PortRef port) {}
+  /** A piece on a port. */
+  private record Spot(String piece, PortRef port) {}
 
   private final Facts facts;
   private final Plan plan;
   private final Aim aim;
   private final List<PieceAt> pieces;
   private final Set<String> before;
-  private final Set<Ban> bans = new HashSet<>();
+
+  /** Where pieces may not hang: the checks said so. */
+  private final Set<Spot> bans = new HashSet<>();
+
   private final Set<String> given = new HashSet<>();
   private final Map<String, Integer> tries = new HashMap<>();
 
@@ -69,7 +73,7 @@ public final class Arrange {
   private final Map<String, String> firstWhy = new HashMap<>();
 
   /** Pieces whose places are checked, in the order in which they were hung. */
-  private final Map<String, PortRef> settled = new LinkedHashMap<>();
+  private final Set<Spot> settled = new LinkedHashSet<>();
 
   private Map<PortKind, List<Outlet>> outlets = new EnumMap<>(PortKind.class);
   private final Map<String, Placed> placed = new LinkedHashMap<>();
@@ -127,7 +131,7 @@ public final class Arrange {
   }
 
   private boolean isSettled(Placed one) {
-    return settled.containsKey(one.at().piece().id());
+    return settled.contains(new Spot(one.at().piece().id(), one.outlet().ref()));
   }
 
   /**
@@ -149,12 +153,12 @@ public final class Arrange {
       }
     }
     for (Placed one : fresh.subList(0, good)) {
-      settled.put(one.at().piece().id(), one.outlet().ref());
+      settled.add(new Spot(one.at().piece().id(), one.outlet().ref()));
     }
     Placed culprit = fresh.get(bad - 1);
     String id = culprit.at().piece().id();
     firstWhy.putIfAbsent(id, wrong.get(0).message());
-    bans.add(new Ban(id, culprit.outlet().ref()));
+    bans.add(new Spot(id, culprit.outlet().ref()));
     if (tries.merge(id, 1, Integer::sum) >= TRIES) {
       given.add(id);
     }
@@ -163,7 +167,8 @@ public final class Arrange {
   /** Faults and risks that were not there, were the settled pieces and these hung. */
   private List<Finding> wrongWith(List<Placed> some) {
     Map<PortRef, List<String>> byPort = new LinkedHashMap<>();
-    settled.forEach((id, port) -> byPort.computeIfAbsent(port, key -> new ArrayList<>()).add(id));
+    settled.forEach(
+        one -> byPort.computeIfAbsent(one.port(), key -> new ArrayList<>()).add(one.piece()));
     for (Placed one : some) {
       byPort
           .computeIfAbsent(one.outlet().ref(), key -> new ArrayList<>())
@@ -203,7 +208,7 @@ public final class Arrange {
             });
     Map<PortRef, Outlet> byRef = new HashMap<>();
     outlets.values().forEach(all -> all.forEach(one -> byRef.put(one.ref(), one)));
-    settled.forEach((id, port) -> put(plan.existingPiece(id), byRef.get(port)));
+    settled.forEach(one -> put(plan.existingPiece(one.piece()), byRef.get(one.port())));
     for (PieceAt at : pieces) {
       if (!placed.containsKey(at.piece().id())) {
         best(at).ifPresent(outlet -> put(at, outlet));
@@ -254,7 +259,7 @@ public final class Arrange {
     Outlet best = null;
     double least = Double.MAX_VALUE;
     for (Outlet outlet : outlets.get(at.piece().portKind())) {
-      if (outlet.against(at).isEmpty() && !bans.contains(new Ban(at.piece().id(), outlet.ref()))) {
+      if (outlet.against(at).isEmpty() && !bans.contains(new Spot(at.piece().id(), outlet.ref()))) {
         double cost = cost(at, outlet);
         if (cost < least) {
           least = cost;

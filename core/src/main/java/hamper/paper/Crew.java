@@ -107,16 +107,10 @@ public final class Crew {
                   .formatted(
                       controller.protocol().title(),
                       controller.transport().name().toLowerCase(Locale.ROOT))));
-      own.block()
-          .firstUniverse()
-          .ifPresent(
-              first ->
-                  all.add(
-                      new Fact(
-                          "Universes",
-                          own.block().flowingUniverses() == 1
-                              ? "" + first
-                              : first + "–" + (first + own.block().flowingUniverses() - 1))));
+      String universes = LidSheets.universes(own);
+      if (!universes.isEmpty()) {
+        all.add(new Fact("Universes", universes));
+      }
     }
     controller
         .settings()

@@ -37,7 +37,7 @@ create table string_fact (
   by_name varchar(80) not null,
   kind varchar(16) not null,
   stage varchar(16),
-  port varchar(160),
+  socket varchar(160),
   reason varchar(400),
   urgency varchar(16),
   owner varchar(80),

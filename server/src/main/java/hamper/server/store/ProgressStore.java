@@ -45,9 +45,9 @@ public final class ProgressStore {
     Optional<Stored> stored = as(Stored.class, what);
     db.sql(
             """
-            insert into string_fact (display_id, piece_id, at, by_name, kind, stage, port, reason,
+            insert into string_fact (display_id, piece_id, at, by_name, kind, stage, socket, reason,
               urgency, owner, photo, fit, place)
-            values (:display, :piece, :at, :by, :kind, :stage, :port, :reason,
+            values (:display, :piece, :at, :by, :kind, :stage, :socket, :reason,
               :urgency, :owner, :photo, :fit, :place)
             """)
         .param("display", display)
@@ -56,7 +56,7 @@ public final class ProgressStore {
         .param("by", fact.by())
         .param("kind", what.getClass().getSimpleName().toUpperCase(java.util.Locale.ROOT))
         .param("stage", reached.map(one -> one.stage().name()).orElse(null))
-        .param("port", reached.flatMap(Reached::socket).orElse(null))
+        .param("socket", reached.flatMap(Reached::socket).orElse(null))
         .param("reason", trouble.map(Trouble::reason).orElse(null))
         .param("urgency", trouble.map(one -> one.urgency().name()).orElse(null))
         .param("owner", trouble.map(Trouble::owner).orElse(null))
@@ -108,7 +108,7 @@ public final class ProgressStore {
     return switch (row.getString("kind")) {
       case "REACHED" ->
           new Reached(
-              Stage.valueOf(row.getString("stage")), Optional.ofNullable(row.getString("port")));
+              Stage.valueOf(row.getString("stage")), Optional.ofNullable(row.getString("socket")));
       case "TROUBLE" ->
           new Trouble(
               row.getString("reason"),
