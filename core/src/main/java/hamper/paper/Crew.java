@@ -49,12 +49,12 @@ public final class Crew {
   private final Map<Tag.On, String> tags;
   private final Map<String, StringAt> strings;
 
-  private Crew(Facts facts, Progress progress) {
+  private Crew(Facts facts, List<Finding> findings, Progress progress) {
     this.facts = facts;
     plan = facts.plan();
     tags = plan.display().workshop().byThing();
     strings = progress.byPiece();
-    for (Finding one : Checks.run(facts)) {
+    for (Finding one : findings) {
       if (one.severity() != Severity.HINT) {
         one.subjects().stream()
             .flatMap(subject -> controllerOf(subject.controller(), subject.port()).stream())
@@ -77,8 +77,22 @@ public final class Crew {
 
   /** The same, with how far each string is. */
   public static List<CrewSheet> of(Facts facts, Progress progress) {
-    Crew crew = new Crew(facts, progress);
+    Crew crew = new Crew(facts, Checks.run(facts), progress);
     return facts.controllers().stream().map(crew::sheet).toList();
+  }
+
+  /**
+   * Of one controller that the display has, without how far its strings are.
+   *
+   * @param findings of the display
+   */
+  public static CrewSheet of(Facts facts, List<Finding> findings, String controller) {
+    Crew crew = new Crew(facts, findings, Progress.NONE);
+    return facts.controllers().stream()
+        .filter(own -> own.controller().id().equals(controller))
+        .map(crew::sheet)
+        .findFirst()
+        .orElseThrow();
   }
 
   private CrewSheet sheet(ControllerFacts own) {

@@ -6,6 +6,7 @@ import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Prop;
+import hamper.progress.StringFact.Noted;
 import hamper.progress.StringFact.Reached;
 import hamper.progress.StringFact.Settled;
 import hamper.progress.StringFact.Stored;
@@ -33,6 +34,7 @@ public record Progress(List<StringAt> strings) {
    * @param by who said so; may be empty
    * @param elsewhere whether it was plugged in where the plan no longer has it
    * @param trouble that is open
+   * @param note that was written last
    * @param stored after the last season, if nothing was done with it since
    */
   public record StringAt(
@@ -46,6 +48,7 @@ public record Progress(List<StringAt> strings) {
       String by,
       boolean elsewhere,
       Optional<Trouble> trouble,
+      Optional<Noted> note,
       Optional<Stored> stored) {
     /** Whether anything is still to be done with it. */
     public boolean open() {
@@ -113,6 +116,7 @@ public record Progress(List<StringAt> strings) {
     private Optional<StringFact> reached = Optional.empty();
     private Stage stage = Stage.PLANNED;
     private Optional<Trouble> trouble = Optional.empty();
+    private Optional<Noted> note = Optional.empty();
     private Optional<Stored> stored = Optional.empty();
 
     static StringAt of(
@@ -139,6 +143,7 @@ public record Progress(List<StringAt> strings) {
           told.reached.map(StringFact::by).orElse(""),
           elsewhere && !seen,
           told.trouble,
+          told.note,
           told.stored);
     }
 
@@ -156,11 +161,14 @@ public record Progress(List<StringAt> strings) {
         trouble = Optional.of(one);
       } else if (fact.what() instanceof Settled) {
         trouble = Optional.empty();
+      } else if (fact.what() instanceof Noted one) {
+        note = Optional.of(one);
       } else if (fact.what() instanceof Stored one) {
         stored = Optional.of(one);
         stage = Stage.PLANNED;
         reached = Optional.empty();
         trouble = Optional.empty();
+        note = Optional.empty();
       }
     }
   }

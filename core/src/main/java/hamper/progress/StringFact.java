@@ -18,7 +18,7 @@ public record StringFact(String piece, Instant at, String by, What what) {
   private static final int LONGEST_NAME = 80;
 
   /** What happened. */
-  public sealed interface What permits Reached, Trouble, Settled, Stored {
+  public sealed interface What permits Reached, Trouble, Settled, Noted, Stored {
     /** In words. */
     String told();
   }
@@ -80,6 +80,25 @@ public record StringFact(String piece, Instant at, String by, What what) {
     @Override
     public String told() {
       return "trouble settled";
+    }
+  }
+
+  /**
+   * Something is different from the plan, or worth knowing.
+   *
+   * @param photo name of a photo that is kept, where there is one
+   */
+  public record Noted(String text, Optional<String> photo) implements What {
+    public Noted {
+      Require.text("text", text, LONGEST_REASON);
+      Require.that(
+          !text.isBlank() || photo.isPresent(), "text", "nothing", "write a note, or add a photo");
+      photo.ifPresent(name -> Require.id("photo", name));
+    }
+
+    @Override
+    public String told() {
+      return text.isBlank() ? "photo" : "note: " + text;
     }
   }
 

@@ -1,9 +1,5 @@
 package hamper.pdf;
 
-import com.google.zxing.WriterException;
-import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
-import com.google.zxing.qrcode.encoder.ByteMatrix;
-import com.google.zxing.qrcode.encoder.Encoder;
 import hamper.display.Tag;
 import hamper.paper.TagSheet.Row;
 import java.io.ByteArrayOutputStream;
@@ -153,16 +149,11 @@ public final class LabelPdf implements Closeable {
 
   /** Module by module, as vectors: sharp at any resolution. */
   private void qr(String text, float x, float y, float side) throws IOException {
-    ByteMatrix code;
-    try {
-      code = Encoder.encode(text, ErrorCorrectionLevel.M).getMatrix();
-    } catch (WriterException e) {
-      throw new IOException(e);
-    }
-    float module = side / code.getWidth();
-    for (int row = 0; row < code.getHeight(); row++) {
-      for (int column = 0; column < code.getWidth(); column++) {
-        if (code.get(column, row) == 1) {
+    QrCode code = QrCode.of(text);
+    float module = side / code.side();
+    for (int row = 0; row < code.side(); row++) {
+      for (int column = 0; column < code.side(); column++) {
+        if (code.dark(column, row)) {
           page.addRect(
               x + column * module,
               size.page().getHeight() - y - (row + 1) * module,

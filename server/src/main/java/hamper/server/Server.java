@@ -10,8 +10,10 @@ import hamper.server.output.OutputSetting;
 import hamper.server.output.StandInGround;
 import hamper.server.output.YardProcess;
 import hamper.server.store.CopyRounds;
+import hamper.server.store.CrewKeyStore;
 import hamper.server.store.DailyCopies;
 import hamper.server.store.DisplayStore;
+import hamper.server.store.DoorFiles;
 import hamper.server.store.Engine;
 import hamper.server.store.HandoverStore;
 import hamper.server.store.MilestoneStore;
@@ -118,6 +120,16 @@ public class Server {
   @Bean
   Photos photos(Engine engine) {
     return new Photos(engine);
+  }
+
+  @Bean
+  CrewKeyStore crewKeyStore(Engine engine) {
+    return new CrewKeyStore(engine);
+  }
+
+  @Bean
+  DoorFiles doorFiles(Engine engine) {
+    return new DoorFiles(engine);
   }
 
   @Bean

@@ -32,6 +32,8 @@ class LayersTest {
           .definedBy("hamper.server.trial..")
           .layer("network")
           .definedBy("hamper.server.network..")
+          .layer("crew")
+          .definedBy("hamper.server.crew..")
           .layer("api")
           .definedBy("hamper.server.api..")
           .layer("cli")
@@ -52,9 +54,11 @@ class LayersTest {
           .mayOnlyAccessLayers("store", "live", "output", "handover")
           .whereLayer("network")
           .mayOnlyAccessLayers("live", "output", "trial")
+          .whereLayer("crew")
+          .mayOnlyAccessLayers("safety", "store", "output")
           .whereLayer("api")
           .mayOnlyAccessLayers(
-              "safety", "store", "live", "output", "handover", "proof", "trial", "network")
+              "safety", "store", "live", "output", "handover", "proof", "trial", "network", "crew")
           .whereLayer("cli")
           .mayOnlyAccessLayers("store", "live", "output", "handover", "proof", "trial", "network");
 

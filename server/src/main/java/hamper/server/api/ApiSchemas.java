@@ -19,7 +19,9 @@ import hamper.edit.StringChange;
 import hamper.edit.WallChange;
 import hamper.handover.Units;
 import hamper.locate.Locator;
+import hamper.server.crew.CrewDoor;
 import hamper.server.handover.GivingRun;
+import hamper.server.live.Replugged;
 import hamper.server.network.CaptureView;
 import hamper.server.network.Captures;
 import hamper.server.network.LineRuns;
@@ -76,6 +78,24 @@ class ApiSchemas implements OpenApiCustomizer {
           TakingController.DeviceView.class,
           TakingController.TakeRequest.class,
           RescueController.RescueView.class,
+          CrewViews.CrewYard.class,
+          CrewViews.CrewStrings.class,
+          CrewViews.CrewPage.class,
+          CrewController.CrewEnter.class,
+          CrewClaims.CrewClaimed.class,
+          CrewClaims.CrewVerdict.class,
+          CrewLight.CrewLightWanted.class,
+          CrewLight.CrewLit.class,
+          CrewLight.CrewHeld.class,
+          CrewHelp.CrewRescues.class,
+          CrewHelp.CrewRescueTaken.class,
+          CrewHelp.CrewVersion.class,
+          Replugged.Moves.class,
+          DoorController.DoorState.class,
+          DoorController.CrewKeyView.class,
+          DoorController.NewCrewKey.class,
+          DoorController.MadeCrewKey.class,
+          CrewDoor.Opening.class,
           LogController.LogPage.class,
           LogController.HistoryView.class,
           LogController.Then.class,

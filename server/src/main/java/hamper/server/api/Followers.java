@@ -2,6 +2,8 @@ package hamper.server.api;
 
 import hamper.files.Json;
 import hamper.server.api.Follower.Message;
+import hamper.server.handover.Seasons;
+import hamper.server.output.Output;
 import hamper.server.output.OutputState;
 import java.util.Map;
 import java.util.Set;
@@ -56,7 +58,9 @@ class Followers implements ApplicationListener<ContextClosedEvent> {
   private final ScheduledExecutorService heart =
       Executors.newSingleThreadScheduledExecutor(Followers::thread);
 
-  Followers() {
+  Followers(Output output, Seasons seasons) {
+    output.follow(this::tell);
+    seasons.follow(this::tellHandover);
     heart.scheduleWithFixedDelay(this::beat, BEAT, BEAT, TimeUnit.SECONDS);
   }
 

@@ -76,7 +76,6 @@ class GivingController {
     this.store = store;
     this.lists = lists;
     this.followers = followers;
-    seasons.follow(this.followers::tellHandover);
   }
 
   /** Which devices are given. */

@@ -39,10 +39,9 @@ class OutputController {
   private final Output output;
   private final OutputSetting setting;
 
-  OutputController(Output output, OutputSetting setting, Followers followers) {
+  OutputController(Output output, OutputSetting setting) {
     this.output = output;
     this.setting = setting;
-    output.follow(followers::tell);
   }
 
   /** Most names in one request. */

@@ -2,6 +2,8 @@ package hamper.server.api;
 
 import hamper.files.BadFileException;
 import hamper.files.Refusals;
+import hamper.server.crew.CrewDoor;
+import hamper.server.crew.Entrance;
 import hamper.server.handover.DeviceReader;
 import hamper.server.live.NoSuchDisplayException;
 import hamper.server.live.StaleVersionException;
@@ -137,6 +139,17 @@ class Problems {
   @ExceptionHandler
   ProblemDetail tooMany(Followers.TooManyException e) {
     return problem(HttpStatus.TOO_MANY_REQUESTS, "Too many windows", e.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail doorClosed(CrewDoor.ClosedException e) {
+    return problem(HttpStatus.CONFLICT, "That cannot be done while it is so", e.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail wrongKey(Entrance.WrongKeyException e) {
+    HttpStatus status = e.turnedAway() ? HttpStatus.TOO_MANY_REQUESTS : HttpStatus.UNAUTHORIZED;
+    return problem(status, "No key that opens", e.getMessage());
   }
 
   /** Numbers that each are allowed, and together are more than can be counted. */

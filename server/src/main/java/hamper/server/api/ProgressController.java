@@ -161,7 +161,7 @@ class ProgressController {
     return progress.history(id, piece).stream().map(ProgressController::event).toList();
   }
 
-  private static StringEvent event(StringFact fact) {
+  static StringEvent event(StringFact fact) {
     Optional<String> photo =
         fact.what() instanceof Trouble trouble ? trouble.photo() : Optional.empty();
     return new StringEvent(fact.at(), fact.by(), fact.what().told(), photo);

@@ -13,11 +13,13 @@ class Publisher {
   private final Displays displays;
   private final Followers followers;
   private final Standings standings;
+  private final CrewStreams crew;
 
-  Publisher(Displays displays, Followers followers, Standings standings) {
+  Publisher(Displays displays, Followers followers, Standings standings, CrewStreams crew) {
     this.displays = displays;
     this.followers = followers;
     this.standings = standings;
+    this.crew = crew;
   }
 
   /** A step: an edit, undo or redo. */
@@ -63,6 +65,7 @@ class Publisher {
       Delta delta = Deltas.of(step, undo, was.get().shown(), is.get().shown());
       // in the order of the versions, or windows would see a gap; it waits for none of them
       followers.tell(id, delta);
+      crew.tellPlan(id, delta.version());
       return delta;
     }
   }

@@ -22,12 +22,23 @@ class BodyLimitFilter extends OncePerRequestFilter {
   /** Captures go to the disk, and are never in memory whole. */
   private static final Pattern CAPTURES = Pattern.compile("/api/displays/[^/]+/capture");
 
+  /** Of the crew, who sends a photo at most. */
+  private static final Pattern CREW = Pattern.compile("/crew/.*");
+
+  private static final long MOST_OF_CREW = 2L * 1024 * 1024;
+
   @Override
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
-    boolean capture = CAPTURES.matcher(request.getRequestURI()).matches();
-    chain.doFilter(new Limited(request, capture ? CaptureReader.MOST_FILE : MOST), response);
+    chain.doFilter(new Limited(request, most(request.getRequestURI())), response);
+  }
+
+  private static long most(String path) {
+    if (CAPTURES.matcher(path).matches()) {
+      return CaptureReader.MOST_FILE;
+    }
+    return CREW.matcher(path).matches() ? MOST_OF_CREW : MOST;
   }
 
   private static final class Limited extends HttpServletRequestWrapper {

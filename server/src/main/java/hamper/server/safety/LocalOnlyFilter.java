@@ -5,7 +5,7 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.net.URI;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.InvalidMediaTypeException;
@@ -16,7 +16,8 @@ import org.springframework.web.filter.OncePerRequestFilter;
 /**
  * Keeps strangers out of a program that trusts whoever sits at the machine: the Host header has to
  * name this machine (no DNS rebinding), and whatever changes something has to come from our own
- * pages.
+ * pages. Who comes by another port has to pass its gate, and a port that is neither is answered by
+ * nobody.
  */
 @Component
 class LocalOnlyFilter extends OncePerRequestFilter {
@@ -26,8 +27,30 @@ class LocalOnlyFilter extends OncePerRequestFilter {
       "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline';"
           + " object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
+  private final Gates gates;
+
+  LocalOnlyFilter(Gates gates) {
+    this.gates = gates;
+  }
+
   @Override
   protected void doFilterInternal(
+      HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
+    int port = request.getLocalPort();
+    if (port == gates.ownPort()) {
+      own(request, response, chain);
+      return;
+    }
+    Optional<Gate> gate = gates.at(port);
+    if (gate.isEmpty()) {
+      Refusal.write(response, HttpStatus.NOT_FOUND, "Hamper does not answer here");
+    } else if (gate.get().admits(request, response)) {
+      chain.doFilter(request, response);
+    }
+  }
+
+  private static void own(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
     response.setHeader("Content-Security-Policy", POLICY);
@@ -39,7 +62,9 @@ class LocalOnlyFilter extends OncePerRequestFilter {
     String host = request.getHeader("Host");
     if (host == null || !LOCAL.contains(withoutPort(host))) {
       Refusal.write(response, HttpStatus.MISDIRECTED_REQUEST, "Hamper answers on localhost only");
-    } else if (!SAFE.contains(request.getMethod()) && fromElsewhere(request, host)) {
+    } else if (request.getRequestURI().startsWith("/crew")) {
+      Refusal.write(response, HttpStatus.NOT_FOUND, "The crew comes in by its own door");
+    } else if (!SAFE.contains(request.getMethod()) && Origins.elsewhere(request, host)) {
       Refusal.write(
           response, HttpStatus.FORBIDDEN, "Changes are taken from Hamper's own pages only");
     } else if (!saysWhatItSends(request.getContentType())) {
@@ -57,18 +82,6 @@ class LocalOnlyFilter extends OncePerRequestFilter {
       return contentType == null || MediaType.parseMediaType(contentType).isConcrete();
     } catch (InvalidMediaTypeException e) {
       return false;
-    }
-  }
-
-  private static boolean fromElsewhere(HttpServletRequest request, String host) {
-    String origin = request.getHeader("Origin");
-    if (origin == null) {
-      return "cross-site".equals(request.getHeader("Sec-Fetch-Site"));
-    }
-    try {
-      return !host.equalsIgnoreCase(URI.create(origin).getAuthority());
-    } catch (IllegalArgumentException e) {
-      return true;
     }
   }
 

@@ -10,10 +10,10 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 
 /** An error in the shape of all others (RFC 9457), where no controller has been reached. */
-final class Refusal {
+public final class Refusal {
   private Refusal() {}
 
-  static void write(HttpServletResponse response, HttpStatus status, String detail)
+  public static void write(HttpServletResponse response, HttpStatus status, String detail)
       throws IOException {
     Map<String, Object> problem = new LinkedHashMap<>();
     problem.put("title", status.getReasonPhrase());
