@@ -8,8 +8,8 @@ if [ ! -f "$stamp" ] || [ "$(cat "$stamp")" != "$hash" ]; then
   npm ci --no-audit --no-fund
   echo "$hash" > "$stamp"
 fi
-newer=$(find src public index.html openapi.json package.json vite.config.ts tsconfig.json \
-  -path src/api/generated -prune -o -type f -newer dist/index.html -print 2>/dev/null | head -1 || true)
-if [ ! -f dist/index.html ] || [ -n "$newer" ]; then
+newer=$(find src public crew index.html openapi.json package.json vite.config.ts vite.crew.config.ts tsconfig.json \
+  -path src/api/generated -prune -o -type f -newer dist-crew/index.html -print 2>/dev/null | head -1 || true)
+if [ ! -f dist-crew/index.html ] || [ -n "$newer" ]; then
   npm run --silent build
 fi

@@ -9,6 +9,7 @@ const KNOWS_NOT = {
   state: ['parts', 'ribbon', 'shell', 'places'],
   ribbon: ['shell', 'places'],
   shell: ['ribbon', 'places'],
+  crew: ['state', 'ribbon', 'shell', 'places'],
 }
 const oneWay = Object.entries(KNOWS_NOT).map(([folder, above]) => ({
   files: [`src/${folder}/**`],
@@ -28,7 +29,7 @@ const oneWay = Object.entries(KNOWS_NOT).map(([folder, above]) => ({
 }))
 
 export default defineConfigWithVueTs(
-  { ignores: ['dist/**', 'target/**', 'src/api/generated/**'] },
+  { ignores: ['dist/**', 'dist-crew/**', 'target/**', 'src/api/generated/**'] },
   pluginVue.configs['flat/recommended'],
   vueTsConfigs.recommended,
   ...oneWay,

@@ -60,6 +60,7 @@ const GESTURES: Record<string, [what: string, keys: [keyof typeof KEYS, string][
     'a section is split by a double click',
     'its button "split", and the boundary that it makes',
   ],
+  'crew/LightCard.vue': ['a circuit is held', 'Space, while it is down'],
   'ribbon/RunRibbon.vue': [
     'legs are dragged along and across',
     [

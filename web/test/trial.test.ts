@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { DisplayView, TrialPort } from '../src/api/types'
 import { colourOf, decoded, differs, rates } from '../src/places/trial/pixels'
-import { asked, choices, halved, longest, piecesOf, typedSlot } from '../src/state/targets'
+import { asked, choices, longest, piecesOf, typedSlot } from '../src/state/targets'
+import { halved } from '../src/parts/halved'
 
 const string = (id: string, ...pixels: number[]) => ({
   piece: { kind: 'string', id, name: id, sections: pixels.map((one) => ({ pixels: one })) },

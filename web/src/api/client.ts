@@ -3,6 +3,8 @@ import type { paths } from './generated/schema'
 import type {
   AskLine,
   CaptureView,
+  CrewOpening,
+  NewCrewKey,
   Edit,
   GuideAnswer,
   GuideKind,
@@ -468,4 +470,13 @@ export const api = {
       }),
     ),
   machineAdapters: () => answer(client.GET('/api/machine/adapters')),
+  door: () => answer(client.GET('/api/door')),
+  openDoor: (body: CrewOpening) => answer(client.PUT('/api/door', { body })),
+  closeDoor: () => answer(client.DELETE('/api/door')),
+  crewKeys: (id: string) =>
+    answer(client.GET('/api/displays/{id}/crew-keys', { params: { path: { id } } })),
+  makeCrewKey: (id: string, body: NewCrewKey) =>
+    answer(client.POST('/api/displays/{id}/crew-keys', { params: { path: { id } }, body })),
+  withdrawCrewKey: (id: string, key: string) =>
+    answer(client.DELETE('/api/displays/{id}/crew-keys/{key}', { params: { path: { id, key } } })),
 }

@@ -6,6 +6,7 @@ export type News =
   | { type: 'delta'; display: string; delta: Delta }
   | { type: 'output'; output: OutputState }
   | { type: 'handover'; display: string }
+  | { type: 'door' }
   | { type: 'lost' }
 
 /** How long until the next attempt where the server does not take the stream (ms). */
@@ -38,6 +39,7 @@ function stream(tell: (news: News) => void) {
   on('delta', (data) => ({ type: 'delta', ...JSON.parse(data) }))
   on('output', (data) => ({ type: 'output', output: JSON.parse(data) }))
   on('handover', (data) => ({ type: 'handover', ...JSON.parse(data) }))
+  on('door', () => ({ type: 'door' }))
   on('lost', () => ({ type: 'lost' }))
   events.addEventListener('error', () => {
     // after a break a browser asks again by itself, but not after a refusal

@@ -6,6 +6,7 @@ import type { PaperSize, PaperView } from '../api/types'
 import { counted } from '../parts/words'
 import { useDisplay } from '../state/display'
 import { latestOf } from '../state/latest'
+import DoorPage from './paper/DoorPage.vue'
 import SheetText from './paper/SheetText.vue'
 import ShoppingPage from './paper/ShoppingPage.vue'
 import TagsPage from './paper/TagsPage.vue'
@@ -42,12 +43,15 @@ watch(
   ],
   () => {
     localStorage.setItem(SIZE, size.value)
-    void ask(() => api.paper(display.view!.id, size.value, props.sheet || undefined))
+    const which = props.sheet === DOOR ? undefined : props.sheet
+    void ask(() => api.paper(display.view!.id, size.value, which || undefined))
   },
   { immediate: true },
 )
 watch(asText, (value) => localStorage.setItem(AS_TEXT, String(value)))
 
+/** No sheet: phones instead of paper. */
+const DOOR = 'crew-door'
 const shown = computed(() => view.value?.sheets.find((one) => one.id === props.sheet))
 /** Sheets of one kind under one head; a kind of one sheet is its own head. */
 const groups = computed(() => {
@@ -110,6 +114,13 @@ const readsAsText = computed(() => asText.value && shown.value !== undefined)
           :aria-current="!sheet ? 'page' : undefined"
           >All in one file</router-link
         >
+        <router-link
+          :to="{ name: 'paper', params: { sheet: DOOR } }"
+          :class="{ here: sheet === DOOR }"
+          :aria-current="sheet === DOOR ? 'page' : undefined"
+          data-test="crew-door"
+          >Crew door: phones</router-link
+        >
         <template v-for="group in groups" :key="group.title">
           <h2 v-if="group.sheets.length > 1">{{ group.title }}</h2>
           <router-link
@@ -123,14 +134,15 @@ const readsAsText = computed(() => asText.value && shown.value !== undefined)
           >
         </template>
       </nav>
-      <p v-if="failed" class="wrong" role="alert">
+      <DoorPage v-if="sheet === DOOR" />
+      <p v-else-if="failed" class="wrong" role="alert">
         {{
           sheet
             ? 'There is no such sheet any more, or it could not be made; choose another.'
             : 'The sheets could not be made; try again.'
         }}
       </p>
-      <div v-if="view" class="main">
+      <div v-else-if="view" class="main">
         <TagsPage v-if="shown?.kind === 'TAGS'" />
         <UnitsPage v-if="shown?.kind === 'UNITS'" />
         <ShoppingPage v-if="shown?.kind === 'SHOPPING'" />

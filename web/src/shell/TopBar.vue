@@ -12,6 +12,7 @@ import { api } from '../api/client'
 import type { Listed } from '../api/types'
 import { counted } from '../parts/words'
 import { useDisplay } from '../state/display'
+import { useDoor } from '../state/door'
 import { useHandover } from '../state/handover'
 import { useShell } from '../state/shell'
 import DisplayFileInput from './DisplayFileInput.vue'
@@ -21,6 +22,7 @@ import LiveSign from './LiveSign.vue'
 import NewDisplay from './NewDisplay.vue'
 
 const display = useDisplay()
+const door = useDoor()
 const handover = useHandover()
 const shell = useShell()
 const file = ref<InstanceType<typeof DisplayFileInput>>()
@@ -133,6 +135,15 @@ async function settle() {
         @click="display.redo()"
       />
       <HistoryList />
+      <v-btn
+        v-if="door.isOpen"
+        class="pill"
+        variant="outlined"
+        :to="{ name: 'paper', params: { display: display.view.id, sheet: 'crew-door' } }"
+        :title="`Phones come in at ${door.open!.origin}`"
+        data-test="door-pill"
+        >Crew door open</v-btn
+      >
       <v-btn
         v-if="handover.stale"
         class="pill mono"

@@ -57,6 +57,8 @@ export const useDisplay = defineStore('display', () => {
   const startsMove = shallowRef<{ edit: Edit; told: string; moving: Moving[] }>()
   /** Goes up whenever more is known beside the plan. */
   const besides = ref(0)
+  /** How often it was told that the crew door was opened or closed. */
+  const doorTold = ref(0)
   const problem = shallowRef<Problem>()
   const busy = ref(0)
   /** Whether it is known which displays there are. */
@@ -187,6 +189,9 @@ export const useDisplay = defineStore('display', () => {
 
   function hear(news: News) {
     const now = view.value
+    if (news.type === 'hello') {
+      doorTold.value++
+    }
     if (news.type === 'delta') {
       heard.set(news.display, news.delta.version)
       if (news.display === now?.id) {
@@ -196,6 +201,8 @@ export const useDisplay = defineStore('display', () => {
       output.value = news.output
     } else if (news.type === 'handover') {
       besides.value += news.display === now?.id ? 1 : 0
+    } else if (news.type === 'door') {
+      doorTold.value++
     } else if (now && (news.type === 'lost' || news.versions[now.id] !== now.version)) {
       // after a break the stream has a gap: look at everything again
       void refresh(now.id)
@@ -384,6 +391,7 @@ export const useDisplay = defineStore('display', () => {
     startsMove,
     moveStarts,
     besides,
+    doorTold,
     takeFindings,
     output,
     list,

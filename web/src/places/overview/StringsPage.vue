@@ -292,6 +292,9 @@ const photo = (one: StringEvent) => `/api/displays/${display.view!.id}/progress/
                 <button v-else type="button" class="to act quiet" @click="troubling = [one.piece]">
                   trouble …
                 </button>
+                <span v-if="one.note" class="note quiet"
+                  >note: {{ one.note.text || 'a photo' }}</span
+                >
               </td>
             </tr>
             <tr v-if="opened === one.piece" class="history">
@@ -302,7 +305,7 @@ const photo = (one: StringEvent) => `/api/displays/${display.view!.id}/progress/
                   <span class="mono quiet">{{ moment(event.at) }}</span> {{ event.told }}
                   <span v-if="event.by" class="quiet">said {{ event.by }}</span>
                   <a v-if="event.photo" :href="photo(event)" target="_blank" rel="noopener"
-                    ><img :src="photo(event)" alt="Photo of the trouble" loading="lazy"
+                    ><img :src="photo(event)" :alt="`Photo of ${one.title}`" loading="lazy"
                   /></a>
                 </p>
               </td>
@@ -408,6 +411,10 @@ thead th {
 }
 .wrong {
   color: rgb(var(--v-theme-error));
+  overflow-wrap: anywhere;
+}
+.note {
+  display: block;
   overflow-wrap: anywhere;
 }
 .history img {

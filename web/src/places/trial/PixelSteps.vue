@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiMinus, mdiPlus } from '@mdi/js'
-import { halved } from '../../state/targets'
+import { halved } from '../../parts/halved'
 import { useLighting } from '../../state/lighting'
 
 /** The counting pixel, stepped, its number large; or a part that is halved until one is left. */

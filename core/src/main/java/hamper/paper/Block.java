@@ -8,7 +8,7 @@ import java.util.Optional;
 public sealed interface Block
     permits Block.Facts, Block.Words, Block.Table, CrewSheet.PortsOf, WallSheet {
   /** Labels with their values. */
-  record Facts(List<CrewSheet.Fact> facts) implements Block {
+  record Facts(List<CrewSheet.Labelled> facts) implements Block {
     public Facts {
       facts = List.copyOf(facts);
     }

@@ -23,8 +23,8 @@ import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
 import hamper.facts.RunFacts;
 import hamper.load.FeedLoad;
-import hamper.paper.CrewSheet.Fact;
 import hamper.paper.CrewSheet.FeedRow;
+import hamper.paper.CrewSheet.Labelled;
 import hamper.paper.CrewSheet.LegRow;
 import hamper.paper.CrewSheet.PortRow;
 import hamper.paper.CrewSheet.PortsOf;
@@ -108,14 +108,15 @@ public final class Crew {
         cautions.getOrDefault(controller.id(), List.of()).stream().distinct().toList());
   }
 
-  private List<Fact> facts(ControllerFacts own) {
+  private List<Labelled> facts(ControllerFacts own) {
     Controller controller = own.controller();
-    List<Fact> all = new ArrayList<>();
+    List<Labelled> all = new ArrayList<>();
     all.add(
-        new Fact("Address", controller.address().map(IpAddress::text).orElse("none is planned")));
+        new Labelled(
+            "Address", controller.address().map(IpAddress::text).orElse("none is planned")));
     if (controller.protocol() != Protocol.NONE) {
       all.add(
-          new Fact(
+          new Labelled(
               "Takes",
               "%s by %s"
                   .formatted(
@@ -123,19 +124,19 @@ public final class Crew {
                       controller.transport().name().toLowerCase(Locale.ROOT))));
       String universes = LidSheets.universes(own);
       if (!universes.isEmpty()) {
-        all.add(new Fact("Universes", universes));
+        all.add(new Labelled("Universes", universes));
       }
     }
     controller
         .settings()
         .zone()
         .flatMap(id -> plan.zones().find(id))
-        .ifPresent(zone -> all.add(new Fact("Zone", zone.name())));
+        .ifPresent(zone -> all.add(new Labelled("Zone", zone.name())));
     controller
         .settings()
         .enclosure()
         .flatMap(id -> plan.enclosures().find(id))
-        .ifPresent(box -> all.add(new Fact("Enclosure", box.name())));
+        .ifPresent(box -> all.add(new Labelled("Enclosure", box.name())));
     String supplies =
         controller.powered().stream()
             .map(
@@ -144,13 +145,14 @@ public final class Crew {
                         .formatted(one.socket().title(), plan.existingSupply(one.supply()).name()))
             .collect(Collectors.joining("; "));
     if (!supplies.isEmpty()) {
-      all.add(new Fact("Power", supplies));
+      all.add(new Labelled("Power", supplies));
     }
     plan.modelOf(controller).ports().stream()
         .filter(group -> group.fuseAmps().isPresent())
-        .forEach(group -> all.add(new Fact("Fuse of each socket", amps(group.fuseAmps().get()))));
+        .forEach(
+            group -> all.add(new Labelled("Fuse of each socket", amps(group.fuseAmps().get()))));
     if (!controller.settings().note().isEmpty()) {
-      all.add(new Fact("Note", controller.settings().note()));
+      all.add(new Labelled("Note", controller.settings().note()));
     }
     return all;
   }

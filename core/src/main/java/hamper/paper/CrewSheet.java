@@ -21,7 +21,7 @@ public record CrewSheet(
     String tag,
     String name,
     String model,
-    List<Fact> facts,
+    List<Labelled> facts,
     List<PortsOf> groups,
     List<WallSheet> walls,
     List<String> cautions) {
@@ -33,7 +33,7 @@ public record CrewSheet(
   }
 
   /** A label with its value. */
-  public record Fact(String label, String value) {}
+  public record Labelled(String label, String value) {}
 
   /**
    * Ports that belong together.

@@ -14,7 +14,7 @@ import hamper.load.SiteLoads.SupplyLoad;
 import hamper.paper.Block.Cell;
 import hamper.paper.Block.Column;
 import hamper.paper.Block.Table;
-import hamper.paper.CrewSheet.Fact;
+import hamper.paper.CrewSheet.Labelled;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -42,21 +42,21 @@ final class LidSheets {
   }
 
   private Block facts(Enclosure box) {
-    List<Fact> all = new ArrayList<>();
+    List<Labelled> all = new ArrayList<>();
     box.zone()
         .flatMap(id -> plan.zones().find(id))
-        .ifPresent(zone -> all.add(new Fact("Zone", zone.name())));
+        .ifPresent(zone -> all.add(new Labelled("Zone", zone.name())));
     box.mains()
         .flatMap(id -> plan.mains().find(id))
         .ifPresent(
             mains ->
                 all.add(
-                    new Fact(
+                    new Labelled(
                         "Mains circuit",
                         "%s, breaker %s A".formatted(mains.name(), Block.short1(mains.amps())))));
     if (!box.switches().isEmpty()) {
       all.add(
-          new Fact(
+          new Labelled(
               "Network switches",
               box.switches().stream()
                   .map(ports -> ports + " ports")

@@ -17,7 +17,7 @@ import hamper.paper.Block.Cell;
 import hamper.paper.Block.Column;
 import hamper.paper.Block.Table;
 import hamper.paper.Block.Words;
-import hamper.paper.CrewSheet.Fact;
+import hamper.paper.CrewSheet.Labelled;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -55,17 +55,17 @@ final class SummarySheet {
     }
     long channels = facts.resolution().blocks().stream().mapToLong(one -> one.channels()).sum();
     double watts = facts.site().mains().stream().mapToDouble(MainsLoad::watts).sum();
-    List<Fact> all = new ArrayList<>();
-    all.add(new Fact("Props", "" + plan.display().props().size()));
+    List<Labelled> all = new ArrayList<>();
+    all.add(new Labelled("Props", "" + plan.display().props().size()));
     all.add(
-        new Fact(
+        new Labelled(
             "Strings",
             "%s; %s pixels in all, walls among them"
                 .formatted(Block.grouped(strings), Block.grouped(pixels))));
-    all.add(new Fact("Channels", Block.grouped(channels)));
-    all.add(new Fact("Show", plan.display().settings().framesPerSecond() + " frames a second"));
+    all.add(new Labelled("Channels", Block.grouped(channels)));
+    all.add(new Labelled("Show", plan.display().settings().framesPerSecond() + " frames a second"));
     if (!facts.site().mains().isEmpty()) {
-      all.add(new Fact("From the mains", Block.short1(watts) + " W at planned brightness"));
+      all.add(new Labelled("From the mains", Block.short1(watts) + " W at planned brightness"));
     }
     return new Block.Facts(all);
   }

@@ -21,6 +21,11 @@ public record StringFact(String piece, Instant at, String by, What what) {
   public sealed interface What permits Reached, Trouble, Settled, Noted, Stored {
     /** In words. */
     String told();
+
+    /** Name of a photo of it that is kept, where there is one. */
+    default Optional<String> photoKept() {
+      return Optional.empty();
+    }
   }
 
   /**
@@ -73,6 +78,11 @@ public record StringFact(String piece, Instant at, String by, What what) {
       String whose = owner.isEmpty() ? "" : " (" + owner + ")";
       return "trouble, %s: %s%s".formatted(urgency.title(), reason, whose);
     }
+
+    @Override
+    public Optional<String> photoKept() {
+      return photo;
+    }
   }
 
   /** The trouble is over. */
@@ -99,6 +109,11 @@ public record StringFact(String piece, Instant at, String by, What what) {
     @Override
     public String told() {
       return text.isBlank() ? "photo" : "note: " + text;
+    }
+
+    @Override
+    public Optional<String> photoKept() {
+      return photo;
     }
   }
 

@@ -55,7 +55,7 @@ final class SheetPages {
 
   private void facts(Block.Facts block) throws IOException {
     float room = sheets.width() - FACT_LABEL;
-    for (CrewSheet.Fact fact : block.facts()) {
+    for (CrewSheet.Labelled fact : block.facts()) {
       sheets.need(sheets.height(fact.value(), room, TEXT, false));
       sheets.write(fact.label(), 0, sheets.at() + TEXT, TEXT, true);
       sheets.paragraph(fact.value(), FACT_LABEL, room, TEXT, false);

@@ -22,6 +22,7 @@ final class CrewViews {
   /**
    * The whole yard at one look.
    *
+   * @param id of the display
    * @param display its name
    * @param now by the clock of the computer, for a phone's may differ
    * @param key whose it is
@@ -29,6 +30,7 @@ final class CrewViews {
    * @param until when it opens
    */
   record CrewYard(
+      String id,
       String display,
       int version,
       Instant now,
@@ -76,6 +78,7 @@ final class CrewViews {
                       strings));
             });
     return new CrewYard(
+        key.display(),
         look.facts().plan().display().name(),
         look.version(),
         Instant.now(),

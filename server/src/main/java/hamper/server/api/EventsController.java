@@ -26,7 +26,8 @@ class EventsController {
   @Operation(
       summary =
           "Follow what other windows do: hello with the version of each display, then each step as"
-              + " {display, delta}; lost where a step could not be told")
+              + " {display, delta}; lost where a step could not be told; door when"
+              + " the crew door was opened or closed")
   SseEmitter follow() {
     return followers.open(
         () ->

@@ -2,6 +2,7 @@ package hamper.server.api;
 
 import hamper.files.Json;
 import hamper.server.api.Follower.Message;
+import hamper.server.crew.CrewDoor;
 import hamper.server.handover.Seasons;
 import hamper.server.output.Output;
 import hamper.server.output.OutputState;
@@ -34,6 +35,7 @@ class Followers implements ApplicationListener<ContextClosedEvent> {
   private static final int BEAT = 15;
 
   private static final Message LOST = new Message("lost", () -> "{}", 2);
+  private static final Message DOOR = new Message("door", () -> "{}", 2);
   private static final Message HEARTBEAT = new Message("beat", () -> "", 0);
 
   /** So long what happens beside a display is gathered before windows are told of it (ms). */
@@ -58,9 +60,10 @@ class Followers implements ApplicationListener<ContextClosedEvent> {
   private final ScheduledExecutorService heart =
       Executors.newSingleThreadScheduledExecutor(Followers::thread);
 
-  Followers(Output output, Seasons seasons) {
+  Followers(Output output, Seasons seasons, CrewDoor door) {
     output.follow(this::tell);
     seasons.follow(this::tellHandover);
+    door.follow(() -> all.forEach(follower -> follower.tell(DOOR)));
     heart.scheduleWithFixedDelay(this::beat, BEAT, BEAT, TimeUnit.SECONDS);
   }
 

@@ -162,9 +162,7 @@ class ProgressController {
   }
 
   static StringEvent event(StringFact fact) {
-    Optional<String> photo =
-        fact.what() instanceof Trouble trouble ? trouble.photo() : Optional.empty();
-    return new StringEvent(fact.at(), fact.by(), fact.what().told(), photo);
+    return new StringEvent(fact.at(), fact.by(), fact.what().told(), fact.what().photoKept());
   }
 
   @PostMapping("/photos")

@@ -236,6 +236,7 @@ public final class CrewDoor {
                 : Optional.empty());
     gates.open(port, new CrewGate(host, keys, guesses, certificate));
     end = timer.schedule(this::close, wanted.hours(), TimeUnit.HOURS);
+    followers.forEach(Runnable::run);
   }
 
   private SSLHostConfig believed(String address) throws IOException, GeneralSecurityException {
@@ -273,7 +274,7 @@ public final class CrewDoor {
     LOG.info("The crew door is closed");
   }
 
-  /** Tells somebody that it has closed. */
+  /** Tells somebody that it was opened or closed. */
   public void follow(Runnable follower) {
     followers.add(follower);
   }
