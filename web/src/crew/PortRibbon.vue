@@ -14,18 +14,18 @@ const props = defineProps<{
 }>()
 
 /** The longest run is drawn about so long (px). */
-const TALL = 420
+const TALL = 280
 const LEAST = 76
 const rows = computed(() =>
   props.port.legs.map((leg, index) => ({
     leg,
     string: known.value.get(leg.piece),
     height: Math.max(LEAST, Math.round((leg.pixels / Math.max(1, props.longest)) * TALL)),
+    // power enters before a place of this leg, or at the end of the wire behind it
     feeds: props.port.feeds.filter(
       (feed) =>
-        feed.place <= leg.from + leg.pixels &&
-        (index === 0 ||
-          feed.place > props.port.legs[index - 1].from + props.port.legs[index - 1].pixels),
+        feed.place >= leg.from &&
+        (feed.place < leg.from + leg.pixels || index === props.port.legs.length - 1),
     ),
   })),
 )
@@ -47,14 +47,16 @@ const metres = (length?: number) => (length ? `${length.toFixed(1)} m` : '')
           <span v-if="leg.cableTag" class="mono">{{ leg.cableTag }}</span>
           <span v-if="leg.nullPixels">{{ leg.nullPixels }} null pixels</span>
         </p>
-        <p v-for="feed in feeds" :key="feed.place" class="feed">
-          ↯ power before place {{ feed.place }}: {{ feed.supply }}, {{ feed.lead }}
-          <strong v-if="feed.fuseAmps">, fuse {{ feed.fuseAmps }} A</strong>
-          <span v-if="feed.tag" class="mono"> {{ feed.tag }}</span>
-        </p>
         <div class="leg" :style="{ minHeight: `${height}px` }">
           <span class="bar" :class="{ mirror: leg.mirror, plain: !leg.pixels }" aria-hidden="true">
             <span class="count mono">{{ leg.pixels || '' }}</span>
+            <span
+              v-for="feed in feeds"
+              :key="feed.place"
+              class="enters"
+              :style="{ top: `${Math.min(100, ((feed.place - leg.from) / leg.pixels) * 100)}%` }"
+              >↯</span
+            >
           </span>
           <router-link
             :to="{ name: 'string', params: { piece: leg.piece } }"
@@ -63,8 +65,7 @@ const metres = (length?: number) => (length ? `${length.toFixed(1)} m` : '')
           >
             <strong>{{ leg.title }}</strong>
             <span class="quiet"
-              ><template v-if="leg.pixels">{{ leg.pixels }} pixels · </template
-              >{{ leg.set || leg.first
+              >{{ leg.set || `${leg.first} to ${leg.last}`
               }}<template v-if="leg.tag">
                 · <span class="mono">{{ leg.tag }}</span></template
               ></span
@@ -73,6 +74,11 @@ const metres = (length?: number) => (length ? `${length.toFixed(1)} m` : '')
             <span v-if="leg.backward" class="quiet">counted from its far end</span>
             <span v-if="leg.mirror" class="quiet">shows what another shows</span>
             <StringState v-if="string" :string="string" />
+            <span v-for="feed in feeds" :key="feed.place" class="quiet"
+              >↯ power before {{ feed.place }}: {{ feed.supply }}, {{ feed.lead
+              }}<template v-if="feed.fuseAmps">, fuse {{ feed.fuseAmps }} A</template
+              ><span v-if="feed.tag" class="mono">, {{ feed.tag }}</span></span
+            >
           </router-link>
           <TickButton v-if="string" :string="string" :print="prints[leg.piece]" />
         </div>
@@ -98,8 +104,7 @@ h3 {
 .wire {
   margin-top: 6px;
 }
-.gap,
-.feed {
+.gap {
   display: flex;
   flex-wrap: wrap;
   gap: 2px 10px;
@@ -108,9 +113,6 @@ h3 {
   font-size: 15px;
   border-left: 3px dashed var(--line);
 }
-.feed {
-  border-left-style: double;
-}
 .leg {
   display: flex;
   gap: 10px;
@@ -118,6 +120,7 @@ h3 {
   margin-bottom: 2px;
 }
 .bar {
+  position: relative;
   flex: none;
   display: flex;
   justify-content: center;
@@ -136,6 +139,14 @@ h3 {
 .count {
   font-size: 15px;
 }
+.enters {
+  position: absolute;
+  left: 0;
+  right: -8px;
+  text-align: right;
+  line-height: 0;
+  border-top: 3px solid var(--ground);
+}
 .what {
   flex: 1;
   min-width: 0;
@@ -147,8 +158,5 @@ h3 {
 }
 .what .quiet {
   font-size: 15px;
-}
-.tick {
-  align-self: flex-start;
 }
 </style>

@@ -62,8 +62,9 @@ function named() {
 <style scoped>
 .tick {
   flex: none;
+  align-self: flex-start;
   width: 56px;
-  min-height: 56px;
+  height: 56px;
   padding: 0;
   font-size: 28px;
   font-weight: 700;

@@ -62,7 +62,7 @@ export function claimOf(one: Waiting, now: number, photo?: string): CrewClaim {
     id: one.id,
     piece: one.piece,
     by: one.by,
-    secondsAgo: Math.max(0, Math.round((now - one.at) / 1000)),
+    millisAgo: Math.max(0, now - one.at),
     kind: one.kind,
     stage: one.stage,
     socket: one.socket,

@@ -6,6 +6,7 @@ import hamper.progress.StringFact.Settled;
 import hamper.progress.StringFact.Stored;
 import hamper.progress.StringFact.Trouble;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
@@ -29,6 +30,26 @@ public record Claim(StringFact fact, boolean back) {
   }
 
   /**
+   * The same, said after all that the same person is known to have said: phones send in the order
+   * in which it was said, and only how long they take differs.
+   *
+   * @param known what is known of the string
+   */
+  public Claim inOrder(List<StringFact> known) {
+    Instant last =
+        known.stream()
+            .filter(one -> one.by().equals(fact.by()))
+            .map(StringFact::at)
+            .max(Comparator.naturalOrder())
+            .orElse(Instant.MIN);
+    if (fact.at().isAfter(last)) {
+      return this;
+    }
+    StringFact after = new StringFact(fact.piece(), last.plusMillis(1), fact.by(), fact.what());
+    return new Claim(after, back);
+  }
+
+  /**
    * @param now where the string is
    * @param known what is known of the string, oldest first
    */
@@ -47,7 +68,9 @@ public record Claim(StringFact fact, boolean back) {
   }
 
   private Verdict reached(StringAt now, List<StringFact> known, Reached reached) {
-    if (now.stage().compareTo(reached.stage()) >= 0 || last(known).equals(Optional.of(reached))) {
+    // a mark of having been seen right may have lapsed, and is set again by the same word
+    boolean same = reached.stage() != Stage.SEEN_RIGHT && last(known).equals(Optional.of(reached));
+    if (same || now.stage().compareTo(reached.stage()) >= 0) {
       return Verdict.AGREED;
     }
     return later(known, Claim::ofStage) ? Verdict.OVERTAKEN : Verdict.TAKEN;

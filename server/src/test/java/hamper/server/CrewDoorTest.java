@@ -1,8 +1,8 @@
 package hamper.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import hamper.files.Json;
 import hamper.server.Started.Answer;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -21,12 +21,14 @@ import java.security.cert.CertificateFactory;
 import java.security.cert.X509Certificate;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javax.net.ssl.SSLContext;
@@ -35,60 +37,8 @@ import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 /** Who comes in by the crew door, and to what. */
-class CrewDoorTest extends ApiCase {
+class CrewDoorTest extends CrewCase {
   private static final List<String> RIGHTS = List.of("TICK", "NOTE", "PHOTO", "LIGHT", "RESCUE");
-
-  private final HttpClient client = HttpClient.newHttpClient();
-  private String origin;
-
-  private JsonNode open(boolean secure) {
-    Answer opened =
-        server.put(
-            "/api/door",
-            "{\"address\": \"127.0.0.1\", \"port\": 0, \"secure\": %s, \"hours\": 2}"
-                .formatted(secure));
-    assertThat(opened.status()).as(opened.text()).isEqualTo(200);
-    origin = opened.body().at("/open/origin").asString();
-    return opened.body().get("open");
-  }
-
-  private record Key(String id, String secret) {}
-
-  private Key key(String... rights) {
-    String may =
-        Stream.of(rights).map("\"%s\""::formatted).collect(Collectors.joining(",", "[", "]"));
-    Answer made =
-        server.post(
-            path("/crew-keys"),
-            "{\"name\": \"Ladder two\", \"may\": %s, \"days\": 3}".formatted(may));
-    assertThat(made.status()).as(made.text()).isEqualTo(200);
-    String link = made.body().get("link").asString();
-    assertThat(link).startsWith(origin + "/#");
-    return new Key(made.body().at("/key/id").asString(), link.substring(link.indexOf('#') + 1));
-  }
-
-  private HttpResponse<String> send(String method, String path, String secret, String json) {
-    HttpRequest.Builder request =
-        HttpRequest.newBuilder(URI.create(origin + path))
-            .timeout(Duration.ofSeconds(20))
-            .header("Content-Type", "application/json")
-            .method(method, json == null ? BodyPublishers.noBody() : BodyPublishers.ofString(json));
-    if (secret != null) {
-      request.header("Cookie", "hamper-crew=" + secret);
-    }
-    try {
-      return client.send(request.build(), BodyHandlers.ofString());
-    } catch (IOException e) {
-      throw new IllegalStateException(e);
-    } catch (InterruptedException e) {
-      throw new IllegalStateException(e);
-    }
-  }
-
-  private JsonNode json(HttpResponse<String> answer) {
-    assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
-    return Json.MAPPER.readTree(answer.body());
-  }
 
   @Test
   void itIsClosedUntilItIsOpenedAndClosesAgain() {
@@ -103,8 +53,7 @@ class CrewDoorTest extends ApiCase {
     assertThat(server.delete("/api/door").status()).isEqualTo(204);
     assertThat(server.get("/api/door").body().has("open")).isFalse();
     URI was = URI.create(origin);
-    org.assertj.core.api.Assertions.assertThatThrownBy(
-            () -> new Socket(was.getHost(), was.getPort()).close())
+    assertThatThrownBy(() -> new Socket(was.getHost(), was.getPort()).close())
         .isInstanceOf(IOException.class);
     open(true);
     assertThat(server.get("/api/door").body().at("/open/secure").asBoolean()).isTrue();
@@ -184,7 +133,7 @@ class CrewDoorTest extends ApiCase {
     needs.put("PUT held", "LIGHT");
     needs.put("GET rescue/x", "RESCUE");
     needs.put("POST rescue/x", "RESCUE");
-    Set<String> ofContract = new java.util.HashSet<>();
+    Set<String> ofContract = new HashSet<>();
     server
         .get("/api/openapi")
         .body()
@@ -249,11 +198,11 @@ class CrewDoorTest extends ApiCase {
     assertThat(heard).anyMatch(line -> line.contains("hello"));
     assertThat(server.delete(path("/crew-keys/" + key.id())).status()).isEqualTo(204);
     assertThat(send("GET", "/crew/api/yard", key.secret(), null).statusCode()).isEqualTo(401);
-    ended.get(3, java.util.concurrent.TimeUnit.SECONDS);
+    ended.get(3, TimeUnit.SECONDS);
     assertThat(goesOn).isNotDone();
     assertThat(send("GET", "/crew/api/yard", other.secret(), null).statusCode()).isEqualTo(200);
     server.delete("/api/door");
-    goesOn.handle((done, failed) -> true).get(3, java.util.concurrent.TimeUnit.SECONDS);
+    goesOn.handle((done, failed) -> true).get(3, TimeUnit.SECONDS);
   }
 
   private CompletableFuture<Void> follow(Key key, List<String> heard) {
@@ -385,8 +334,7 @@ class CrewDoorTest extends ApiCase {
         HttpRequest.newBuilder(URI.create(origin + "/crew/api/yard"))
             .header("Cookie", "hamper-crew=" + key.secret())
             .build();
-    org.assertj.core.api.Assertions.assertThatThrownBy(
-            () -> client.send(yard, BodyHandlers.ofString()))
+    assertThatThrownBy(() -> client.send(yard, BodyHandlers.ofString()))
         .isInstanceOf(IOException.class)
         .hasMessageContaining("certification path");
     byte[] der =

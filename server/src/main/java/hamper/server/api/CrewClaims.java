@@ -1,7 +1,10 @@
 package hamper.server.api;
 
+import hamper.display.Plan;
+import hamper.facts.Facts;
 import hamper.progress.Claim;
 import hamper.progress.Claim.Verdict;
+import hamper.progress.Progress;
 import hamper.progress.Stage;
 import hamper.progress.StringFact;
 import hamper.progress.StringFact.Noted;
@@ -24,6 +27,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -44,8 +48,8 @@ class CrewClaims {
   private static final int LONGEST_SOCKET = 160;
   private static final int LONGEST_PRINT = 128;
 
-  /** A phone that was out of reach for longer is not believed when it says when (s): a month. */
-  private static final long MOST_AGO = Duration.ofDays(31).toSeconds();
+  /** A phone that was out of reach for longer is not believed when it says when (ms): a month. */
+  private static final long MOST_AGO = Duration.ofDays(31).toMillis();
 
   private final Displays displays;
   private final StringProgress progress;
@@ -73,9 +77,10 @@ class CrewClaims {
   /**
    * @param id given to it where it was said: sent again under the same, it is there once
    * @param by who said it
-   * @param secondsAgo how long ago it was said, by the clock of whoever said it
+   * @param millisAgo how long ago it was said, by the clock of whoever said it (ms)
    * @param stage reached, or taken back to
-   * @param socket the port that it hung on, as the page showed it: controller/kind/number
+   * @param socket the port that it hung on, as the page showed it: controller/kind/number; left
+   *     out: the one that the plan has now
    * @param print the one word of the string as the page had it, where it was seen right
    * @param text of a note, or the reason of trouble
    * @param photo name of one that was kept
@@ -84,7 +89,7 @@ class CrewClaims {
       String id,
       String piece,
       String by,
-      long secondsAgo,
+      long millisAgo,
       ClaimKind kind,
       Optional<Stage> stage,
       Optional<String> socket,
@@ -98,21 +103,21 @@ class CrewClaims {
       Require.id("piece", piece);
       Require.name("by", by);
       Require.that(
-          secondsAgo >= 0 && secondsAgo <= MOST_AGO,
-          "secondsAgo",
-          Long.toString(secondsAgo),
+          millisAgo >= 0 && millisAgo <= MOST_AGO,
+          "millisAgo",
+          Long.toString(millisAgo),
           "0 to " + MOST_AGO);
       socket.ifPresent(one -> Require.text("socket", one, LONGEST_SOCKET));
       print.ifPresent(one -> Require.text("print", one, LONGEST_PRINT));
     }
 
-    private What what() {
+    private What what(Plan plan) {
       return switch (kind) {
         case REACHED, TAKEN_BACK ->
             new Reached(
                 stage.orElseThrow(
                     () -> new RefusedException("stage", "none", "say which stage is meant")),
-                socket);
+                socket.or(() -> plan.leg(piece).map(leg -> Progress.key(leg.port()))));
         case TROUBLE ->
             new Trouble(text.orElse(""), urgency.orElse(Urgency.TONIGHT), owner.orElse(""), photo);
         case SETTLED -> new Settled();
@@ -120,9 +125,9 @@ class CrewClaims {
       };
     }
 
-    Said said(Instant now) {
+    Said said(Plan plan, Instant now) {
       String who = Foreign.line(by, Require.LONGEST_NAME);
-      StringFact fact = new StringFact(piece, now.minusSeconds(secondsAgo), who, what());
+      StringFact fact = new StringFact(piece, now.minusMillis(millisAgo), who, what(plan));
       return new Said(id, new Claim(fact, kind == ClaimKind.TAKEN_BACK), print);
     }
   }
@@ -150,8 +155,9 @@ class CrewClaims {
               + " later, or refused by itself")
   List<CrewVerdict> claim(@RequestBody CrewClaimed claimed, HttpServletRequest request) {
     CrewKey key = Entrance.of(request);
-    var facts = displays.get(key.display()).look().facts();
-    Instant now = Instant.now();
+    Facts facts = displays.get(key.display()).look().facts();
+    Plan plan = facts.plan();
+    Instant now = Instant.now().truncatedTo(ChronoUnit.MILLIS);
     List<CrewVerdict> refused = new ArrayList<>();
     List<Said> said = new ArrayList<>();
     for (CrewClaim one : claimed.claims()) {
@@ -161,8 +167,8 @@ class CrewClaims {
             "kind",
             one.kind().name(),
             "your key does not allow this; ask whoever planned it");
-        Said made = one.said(now);
-        progress.checkPossible(facts.plan(), made.claim());
+        Said made = one.said(plan, now);
+        progress.checkPossible(plan, made.claim());
         said.add(made);
       } catch (RefusedException e) {
         refused.add(new CrewVerdict(one.id(), Optional.empty(), Optional.of(e.getMessage())));

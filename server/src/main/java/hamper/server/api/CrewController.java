@@ -121,7 +121,10 @@ class CrewController {
   CrewPage controller(@PathVariable String controller, HttpServletRequest request) {
     CrewKey key = Entrance.of(request);
     LiveDisplay.Look look = look(key);
-    HandoverController.indexOf(look.facts(), controller);
+    look.facts().controllers().stream()
+        .filter(own -> own.controller().id().equals(controller))
+        .findFirst()
+        .orElseThrow(() -> new NoSuchDisplayException("controller", controller));
     return CrewViews.page(look, standings.of(key.display(), look.facts()), controller);
   }
 

@@ -28,6 +28,7 @@ final class CrewViews {
    * @param key whose it is
    * @param may what it allows besides reading
    * @param until when it opens
+   * @param controllers those that anything can be plugged into
    */
   record CrewYard(
       String id,
@@ -58,8 +59,8 @@ final class CrewViews {
 
   static CrewYard yard(LiveDisplay.Look look, CrewKey key) {
     List<CrewController> controllers = new ArrayList<>();
-    look.facts()
-        .controllers()
+    look.facts().controllers().stream()
+        .filter(own -> !look.facts().plan().modelOf(own.controller()).ports().isEmpty())
         .forEach(
             own -> {
               int strings =

@@ -48,6 +48,7 @@ public final class CrewDoor {
   private static final int MOST_PORT = 65_535;
   private static final int MOST_THREADS = 24;
   private static final int MOST_CONNECTIONS = 300;
+  private static final int MOST_SWALLOWED = 64 * 1024 * 1024;
   private static final int PATIENCE_MILLIS = 20_000;
 
   private final ServletWebServerApplicationContext context;
@@ -205,6 +206,8 @@ public final class CrewDoor {
     protocol.setMaxThreads(MOST_THREADS);
     protocol.setMaxConnections(MOST_CONNECTIONS);
     protocol.setConnectionTimeout(PATIENCE_MILLIS);
+    // so that whoever sends too much reads why
+    protocol.setMaxSwallowSize(MOST_SWALLOWED);
     protocol.setCompression("on");
     protocol.setCompressibleMimeType(
         "application/json,text/html,text/css,text/javascript,image/svg+xml");

@@ -9,7 +9,8 @@ import java.util.regex.Pattern;
 /** Files of the crew's pages: every address of a page is the one page, which reads it. */
 final class CrewPages {
   private static final String FOLDER = "/META-INF/crew/";
-  private static final Pattern PAGE = Pattern.compile("/([a-z]+(/[A-Za-z0-9._~-]+)?)?");
+  private static final Pattern PAGE =
+      Pattern.compile("/(left|trouble|moved|(controller|string|rescue)/[A-Za-z0-9._~-]+)?");
   private static final Pattern FILE = Pattern.compile("/(assets/)?[A-Za-z0-9_-]+(\\.[a-z0-9]+)+");
   private static final Map<String, String> TYPES =
       Map.of(

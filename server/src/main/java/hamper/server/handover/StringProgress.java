@@ -155,11 +155,12 @@ public class StringProgress {
     List<Said> taken = new ArrayList<>();
     round.forEach(
         (piece, one) -> {
-          Claim.Verdict verdict =
-              one.claim().against(now.get(piece), known.getOrDefault(piece, List.of()));
+          List<StringFact> before = known.getOrDefault(piece, List.of());
+          Claim claim = one.claim().inOrder(before);
+          Claim.Verdict verdict = claim.against(now.get(piece), before);
           verdicts.put(one.id(), verdict);
           if (verdict == Claim.Verdict.TAKEN) {
-            taken.add(one);
+            taken.add(new Said(one.id(), claim, one.fingerprint()));
           }
         });
     mark(display, taken);
