@@ -21,7 +21,7 @@ const titleOfLit = computed(() => lit.value && known.value.get(lit.value.piece)?
 
 <template>
   <header v-if="yard" class="top">
-    <router-link to="/" class="home" aria-label="The whole yard">{{ yard.display }}</router-link>
+    <router-link to="/" class="home" title="The whole yard">{{ yard.display }}</router-link>
     <router-link
       v-if="moved && route.name !== 'moved'"
       to="/moved"

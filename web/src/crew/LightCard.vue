@@ -93,7 +93,7 @@ onScopeDispose(() => {
         >{{ mine.from }}<small>of {{ pixels }}</small></output
       >
       <div class="steps">
-        <button type="button" aria-label="Ten before" @click="count(from - 10)">−10</button>
+        <button type="button" aria-label="−10: ten before" @click="count(from - 10)">−10</button>
         <button type="button" class="big" aria-label="The pixel before" @click="count(from - 1)">
           −
         </button>
@@ -106,7 +106,7 @@ onScopeDispose(() => {
         >
           +
         </button>
-        <button type="button" aria-label="Ten after" @click="count(from + 10)">+10</button>
+        <button type="button" aria-label="+10: ten after" @click="count(from + 10)">+10</button>
       </div>
       <div class="acts">
         <button type="button" @click="ends">Whole string</button>

@@ -211,9 +211,23 @@ export async function readMoves() {
   await lookAtMoves()
 }
 
+/** A stream that says nothing for so long has gone without a word (ms): it beats every five seconds. */
+const SILENCE = 12_000
+
 let gathered = 0
 function follow() {
   const events = new EventSource('/crew/api/events')
+  let silence = 0
+  const heard = () => {
+    window.clearTimeout(silence)
+    silence = window.setTimeout(() => {
+      events.close()
+      follow()
+      void lookAgain()
+    }, SILENCE)
+  }
+  heard()
+  events.addEventListener('beat', heard)
   events.addEventListener('hello', () => void lookAgain())
   events.addEventListener('plan', () => {
     window.clearTimeout(gathered)
@@ -222,6 +236,7 @@ function follow() {
   events.addEventListener('strings', () => void lookAtStrings())
   events.addEventListener('error', () => {
     if (events.readyState === EventSource.CLOSED) {
+      window.clearTimeout(silence)
       window.setTimeout(follow, AGAIN)
     }
     // whether the key still opens is seen by asking

@@ -66,7 +66,7 @@ const query = computed(() => {
 const at = computed(() => `/api/displays/${display.view!.id}/paper`)
 /** What a picture shows stands in its address, so that a changed plan is asked for anew. */
 const page = (number: number) =>
-  `${at.value}/page.png?${query.value}&page=${number}&version=${view.value!.version}-${display.besides}`
+  `${at.value}/page.png?${query.value}&page=${number}&version=${view.value!.version}-${display.besides}-${display.doorTold}`
 const readsAsText = computed(() => asText.value && shown.value !== undefined)
 </script>
 

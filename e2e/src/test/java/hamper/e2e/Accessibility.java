@@ -14,8 +14,9 @@ final class Accessibility {
 
   private static final String SERIOUS =
       """
-      async () => {
-        const found = await axe.run(document, { resultTypes: ['violations'] })
+      async (sunlight) => {
+        const rules = { 'color-contrast-enhanced': { enabled: sunlight } }
+        const found = await axe.run(document, { resultTypes: ['violations'], rules })
         return found.violations
           .filter((one) => one.impact === 'serious' || one.impact === 'critical')
           .map((one) => `${one.id}: ${one.help}: ` +
@@ -25,13 +26,33 @@ final class Accessibility {
 
   private Accessibility() {}
 
-  @SuppressWarnings("unchecked")
+  /** What a cold thumb misses: everything that is touched and smaller than 48 px. */
+  private static final String SMALL =
+      """
+      () => [...document.querySelectorAll('a, button, input, select, textarea, summary')]
+        .map((one) => [one, one.getBoundingClientRect()])
+        .filter(([, box]) => box.width > 0 && (box.width < 47.5 || box.height < 47.5))
+        .map(([one, box]) => `${box.width} x ${box.height}: ${one.outerHTML.slice(0, 200)}`)
+      """;
+
   static void check(Page page, String what) {
+    check(page, what, false);
+  }
+
+  /** The same for what is read in sunlight and touched in the cold. */
+  @SuppressWarnings("unchecked")
+  static void checkOutdoors(Page page, String what) {
+    check(page, what, true);
+    assertThat((List<String>) page.evaluate(SMALL)).as(what).isEmpty();
+  }
+
+  @SuppressWarnings("unchecked")
+  private static void check(Page page, String what, boolean sunlight) {
     try {
       page.evaluate(Files.readString(RULES));
     } catch (IOException e) {
       throw new IllegalStateException(e);
     }
-    assertThat((List<String>) page.evaluate(SERIOUS)).as(what).isEmpty();
+    assertThat((List<String>) page.evaluate(SERIOUS, sunlight)).as(what).isEmpty();
   }
 }

@@ -32,16 +32,26 @@ final class Program implements AutoCloseable {
    * @param port 0 for any free one
    */
   static Program demo(Path data, int port) throws IOException {
-    return started("demo", data, port);
+    return started(List.of(), "demo", data, port);
+  }
+
+  /**
+   * On another host.
+   *
+   * @param before what goes before a command so that it runs there
+   */
+  static Program demoOn(List<String> before, Path data) throws IOException {
+    return started(before, "demo", data, 0);
   }
 
   /** With no display at all. */
   static Program empty(Path data) throws IOException {
-    return started("serve", data, 0);
+    return started(List.of(), "serve", data, 0);
   }
 
-  private static Program started(String command, Path data, int port) throws IOException {
-    Process process = start(command, "--port", "" + port, "--data", data.toString());
+  private static Program started(List<String> before, String command, Path data, int port)
+      throws IOException {
+    Process process = start(before, command, "--port", "" + port, "--data", data.toString());
     BufferedReader out = reader(process);
     List<String> told = new ArrayList<>();
     for (String line = out.readLine(); line != null; line = out.readLine()) {
@@ -56,19 +66,19 @@ final class Program implements AutoCloseable {
 
   /** Runs a command to its end; answers exit code and everything it said. */
   static String run(String... args) throws IOException, InterruptedException {
-    Process process = start(args);
+    Process process = start(List.of(), args);
     String said = String.join("\n", reader(process).lines().toList());
     process.waitFor(30, TimeUnit.SECONDS);
     return process.exitValue() + ": " + said;
   }
 
-  private static Process start(String... args) throws IOException {
-    List<String> command =
-        new ArrayList<>(
-            List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-jar",
-                JAR.toString()));
+  private static Process start(List<String> before, String... args) throws IOException {
+    List<String> command = new ArrayList<>(before);
+    command.addAll(
+        List.of(
+            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+            "-jar",
+            JAR.toString()));
     command.addAll(Arrays.asList(args));
     return new ProcessBuilder(command).redirectErrorStream(true).start();
   }

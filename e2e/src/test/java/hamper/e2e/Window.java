@@ -5,27 +5,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
 
 /** A browser window on the program, and what a planner does in it. */
 final class Window implements AutoCloseable {
   private static final Pattern STARTS = Pattern.compile("starts ([\\d:]+)");
 
   /** One browser for all tests; it ends with them. */
-  private static final Browser BROWSER = launch();
+  private static final Browser BROWSER = Browsers.launch();
 
   private final BrowserContext context;
   final Page page;
@@ -54,42 +48,6 @@ final class Window implements AutoCloseable {
     tab.onPageError(errors::add);
     tab.navigate(url);
     return tab;
-  }
-
-  private static Browser launch() {
-    Playwright playwright =
-        Playwright.create(
-            new Playwright.CreateOptions()
-                .setEnv(
-                    Map.of(
-                        "PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD",
-                        "1",
-                        "PLAYWRIGHT_NODEJS_PATH",
-                        onPath("node").toString())));
-    playwright.selectors().setTestIdAttribute("data-test");
-    Runtime.getRuntime().addShutdownHook(new Thread(playwright::close));
-    return playwright
-        .chromium()
-        .launch(
-            new BrowserType.LaunchOptions()
-                .setExecutablePath(onPath("chromium"))
-                .setChromiumSandbox(false)
-                .setArgs(
-                    List.of(
-                        "--disable-gpu",
-                        "--disable-quic",
-                        "--no-first-run",
-                        "--disable-background-networking",
-                        "--disable-component-update",
-                        "--disable-sync")));
-  }
-
-  private static Path onPath(String program) {
-    return Stream.of(System.getenv("PATH").split(":"))
-        .map(folder -> Path.of(folder, program))
-        .filter(Files::isExecutable)
-        .findFirst()
-        .orElseThrow(() -> new IllegalStateException(program + " is not on the PATH"));
   }
 
   void go(String place) {

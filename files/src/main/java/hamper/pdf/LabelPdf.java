@@ -114,7 +114,8 @@ public final class LabelPdf implements Closeable {
     float inside = size.height() - 2 * PADDING;
     float code = Math.min(inside, 68);
     float print = inside > 70 ? MEDIUM : SMALL;
-    qr(label.tag(), x, y + (inside - code) / 2, code);
+    float top = size.page().getHeight() - y - (inside - code) / 2;
+    QrCode.of(label.tag()).draw(page, x, top, code);
     float left = x + code + PADDING;
     float room = size.x(place) + size.width() - PADDING - left;
     float large = LARGE;
@@ -148,23 +149,6 @@ public final class LabelPdf implements Closeable {
   }
 
   /** Module by module, as vectors: sharp at any resolution. */
-  private void qr(String text, float x, float y, float side) throws IOException {
-    QrCode code = QrCode.of(text);
-    float module = side / code.side();
-    for (int row = 0; row < code.side(); row++) {
-      for (int column = 0; column < code.side(); column++) {
-        if (code.dark(column, row)) {
-          page.addRect(
-              x + column * module,
-              size.page().getHeight() - y - (row + 1) * module,
-              module,
-              module);
-        }
-      }
-    }
-    page.fill();
-  }
-
   private void test() throws IOException {
     page.setLineWidth(0.3f);
     float height = size.page().getHeight();

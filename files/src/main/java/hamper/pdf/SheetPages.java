@@ -5,6 +5,7 @@ import hamper.paper.CrewSheet;
 import hamper.paper.Sheet;
 import hamper.paper.WallSheet;
 import java.io.IOException;
+import java.util.Optional;
 
 /** Draws a sheet, block by block. */
 final class SheetPages {
@@ -25,7 +26,9 @@ final class SheetPages {
   }
 
   private void draw() throws IOException {
-    sheets.begin(sheet.title());
+    Optional<String> controller =
+        sheet.kind() == Sheet.Kind.CREW ? sheet.controller() : Optional.empty();
+    sheets.begin(sheet.title(), controller);
     if (!sheet.about().isEmpty()) {
       sheets.paragraph(sheet.about(), 0, sheets.width(), TEXT, false);
     }

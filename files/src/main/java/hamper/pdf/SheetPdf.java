@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.ZonedDateTime;
 import java.util.List;
+import java.util.Optional;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -24,7 +25,22 @@ public final class SheetPdf {
    */
   public static byte[] of(
       List<Sheet> all, String display, int version, ZonedDateTime printed, PaperSize size) {
-    try (Sheets sheets = new Sheets(size, new Sheets.About(display, version, printed))) {
+    return of(all, display, version, printed, size, Optional.empty());
+  }
+
+  /**
+   * The same, with a code on each crew sheet that a phone reads.
+   *
+   * @param door where phones come in, while it is open
+   */
+  public static byte[] of(
+      List<Sheet> all,
+      String display,
+      int version,
+      ZonedDateTime printed,
+      PaperSize size,
+      Optional<String> door) {
+    try (Sheets sheets = new Sheets(size, new Sheets.About(display, version, printed, door))) {
       for (Sheet one : all) {
         SheetPages.draw(sheets, one);
       }

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.time.ZonedDateTime;
 import java.util.GregorianCalendar;
 import java.util.List;
+import java.util.Optional;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -23,6 +24,7 @@ final class Sheets implements Closeable {
   static final float SMALLEST = 10;
   private static final float FOOT = 34;
   private static final float HEAD = 58;
+  private static final float CODE = 52;
   private static final float LEADING = 1.32f;
 
   private final PDDocument document = new PDDocument();
@@ -32,6 +34,7 @@ final class Sheets implements Closeable {
   private final About about;
   private PDPageContentStream page;
   private String head = "";
+  private Optional<QrCode> code = Optional.empty();
   private float at;
 
   Sheets(PaperSize size, About about) throws IOException {
@@ -50,8 +53,17 @@ final class Sheets implements Closeable {
    * @param display its name
    * @param version of the display; 0: a file has none
    * @param printed when
+   * @param door where phones of the crew come in, such as "http://192.168.1.20:8090", while it is
+   *     open
    */
-  record About(String display, int version, ZonedDateTime printed) {}
+  record About(String display, int version, ZonedDateTime printed, Optional<String> door) {
+    /**
+     * What a phone opens that reads the code of a controller's sheet, and what moved since then.
+     */
+    Optional<String> link(String controller) {
+      return door.map(origin -> "%s/controller/%s?v=%d".formatted(origin, controller, version));
+    }
+  }
 
   float width() {
     return box.getWidth() - 2 * MARGIN;
@@ -62,9 +74,14 @@ final class Sheets implements Closeable {
     return at;
   }
 
-  /** Begins a sheet on a page of its own, with a bookmark. */
-  void begin(String title) throws IOException {
+  /**
+   * Begins a sheet on a page of its own, with a bookmark.
+   *
+   * @param controller whose page on a phone its head leads to
+   */
+  void begin(String title, Optional<String> controller) throws IOException {
     head = title;
+    code = controller.flatMap(about::link).map(QrCode::of);
     turn();
     PDOutlineItem item = new PDOutlineItem();
     item.setTitle(title);
@@ -79,7 +96,11 @@ final class Sheets implements Closeable {
     page = new PDPageContentStream(document, next);
     page.setLineWidth(0.7f);
     at = MARGIN;
-    List<String> lines = type.lines(head, 18, true, width() - 130);
+    float right = code.isPresent() ? width() - CODE - 8 : width();
+    if (code.isPresent()) {
+      code.get().draw(page, MARGIN + width() - CODE, box.getHeight() - MARGIN + 12, CODE);
+    }
+    List<String> lines = type.lines(head, 18, true, right - 130);
     for (String line : lines) {
       write(line, 0, at + 16, 18, true);
       at += 22;
@@ -87,12 +108,11 @@ final class Sheets implements Closeable {
     String told =
         (about.version() > 0 ? "version " + about.version() + " · " : "")
             + "%tF".formatted(about.printed());
-    write(told, width() - type.width(told, SMALLEST, false), MARGIN + 10, SMALLEST, false);
+    write(told, right - type.width(told, SMALLEST, false), MARGIN + 10, SMALLEST, false);
     List<String> display = type.lines(about.display(), SMALLEST, false, 125);
     for (int i = 0; i < Math.min(2, display.size()); i++) {
       String line = display.get(i);
-      write(
-          line, width() - type.width(line, SMALLEST, false), MARGIN + 23 + i * 13, SMALLEST, false);
+      write(line, right - type.width(line, SMALLEST, false), MARGIN + 23 + i * 13, SMALLEST, false);
     }
     at = Math.max(at, MARGIN + HEAD - 16);
     line(0, at, width(), at);

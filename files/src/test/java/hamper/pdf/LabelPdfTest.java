@@ -36,7 +36,7 @@ class LabelPdfTest {
     return TagSheet.rows(new GiveTags().applyTo(plan).plan());
   }
 
-  private static Stream<String> read(BufferedImage image) throws NotFoundException {
+  static Stream<String> read(BufferedImage image) throws NotFoundException {
     int[] dots = image.getRGB(0, 0, image.getWidth(), image.getHeight(), null, 0, image.getWidth());
     BinaryBitmap bitmap =
         new BinaryBitmap(

@@ -13,7 +13,9 @@ import hamper.paper.Crew;
 import hamper.paper.CrewSheet;
 import hamper.paper.CrewSheet.LegRow;
 import hamper.paper.Paperwork;
+import hamper.paper.Sheet;
 import hamper.samples.RandomYards;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -22,8 +24,11 @@ import java.time.ZoneOffset;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.ImageType;
+import org.apache.pdfbox.rendering.PDFRenderer;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.apache.pdfbox.text.TextPosition;
 import org.junit.jupiter.api.Test;
@@ -54,6 +59,40 @@ class SheetPdfTest {
         .filter(row -> row.written().equals(written))
         .flatMap(row -> row.legs().stream())
         .toList();
+  }
+
+  /**
+   * While the crew door is open a phone reads the way to the controller's page, and the version.
+   */
+  @Test
+  void eachCrewSheetHasTheCodeOfItsControllersPage() throws Exception {
+    Facts facts = demo();
+    String origin = "https://192.168.100.200:8090";
+    List<String> read = new ArrayList<>();
+    byte[] pdf =
+        SheetPdf.of(
+            Paperwork.of(facts, 7, Beside.NOTHING).stream()
+                .filter(sheet -> sheet.kind() == Sheet.Kind.CREW)
+                .toList(),
+            "Saltmarsh Quay",
+            7,
+            EVENING,
+            PaperSize.A4,
+            Optional.of(origin));
+    try (PDDocument document = Loader.loadPDF(pdf)) {
+      for (int page = 0; page < document.getNumberOfPages(); page++) {
+        BufferedImage image =
+            new PDFRenderer(document).renderImageWithDPI(page, 200, ImageType.RGB);
+        BufferedImage head =
+            image.getSubimage(image.getWidth() * 3 / 4, 0, image.getWidth() / 4, 400);
+        LabelPdfTest.read(head).forEach(read::add);
+      }
+    }
+    assertThat(read.stream().distinct())
+        .containsExactlyElementsOf(
+            facts.controllers().stream()
+                .map(own -> "%s/controller/%s?v=7".formatted(origin, own.controller().id()))
+                .toList());
   }
 
   @Test

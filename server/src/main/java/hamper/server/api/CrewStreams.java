@@ -31,7 +31,7 @@ class CrewStreams implements ApplicationListener<ContextClosedEvent> {
   /** How often a stream says that it lives, and it is looked whether its key still opens (s). */
   private static final int BEAT = 5;
 
-  private static final Message HEARTBEAT = new Message("beat", () -> "", 0);
+  private static final Message HEARTBEAT = new Message("beat", () -> "1", 0);
 
   private final CrewKeys keys;
   private final Map<Follower, CrewKey> all = new ConcurrentHashMap<>();
@@ -81,7 +81,7 @@ class CrewStreams implements ApplicationListener<ContextClosedEvent> {
 
   /** More is known of its strings. */
   private void tellStrings(String display) {
-    tell(display, new Message("strings", () -> "", 0));
+    tell(display, new Message("strings", () -> "1", 0));
   }
 
   private void tell(String display, Message message) {

@@ -13,6 +13,7 @@ import hamper.pdf.LabelPdf;
 import hamper.pdf.LabelSize;
 import hamper.pdf.PaperSize;
 import hamper.pdf.SheetPdf;
+import hamper.server.crew.CrewDoor;
 import hamper.server.handover.StringProgress;
 import hamper.server.live.Displays;
 import hamper.server.live.LiveDisplay;
@@ -52,6 +53,7 @@ class PaperController {
   private final Displays displays;
   private final StringProgress progress;
   private final HandoverStore handovers;
+  private final CrewDoor door;
   private final Map<Key, byte[]> made =
       new LinkedHashMap<>(KEPT, 1, true) {
         private static final long serialVersionUID = 1L;
@@ -62,14 +64,21 @@ class PaperController {
         }
       };
 
-  PaperController(Displays displays, StringProgress progress, HandoverStore handovers) {
+  PaperController(
+      Displays displays, StringProgress progress, HandoverStore handovers, CrewDoor door) {
     this.displays = displays;
+    this.door = door;
     this.progress = progress;
     this.handovers = handovers;
   }
 
   private record Key(
-      String display, int version, Beside beside, PaperSize size, Optional<String> sheet) {}
+      String display,
+      int version,
+      Beside beside,
+      PaperSize size,
+      Optional<String> sheet,
+      Optional<String> door) {}
 
   /**
    * A sheet in the list of all.
@@ -124,7 +133,8 @@ class PaperController {
   private byte[] made(String id, PaperSize size, Optional<String> sheet) {
     LiveDisplay.Look look = displays.get(id).look();
     Beside now = beside(id, look);
-    Key key = new Key(id, look.version(), now, size, sheet);
+    Optional<String> origin = door.state().map(CrewDoor.Open::origin);
+    Key key = new Key(id, look.version(), now, size, sheet, origin);
     synchronized (made) {
       byte[] known = made.get(key);
       if (known == null) {
@@ -134,7 +144,8 @@ class PaperController {
                 look.facts().plan().display().name(),
                 look.version(),
                 ZonedDateTime.now(),
-                size);
+                size,
+                origin);
         made.put(key, known);
       }
       return known;

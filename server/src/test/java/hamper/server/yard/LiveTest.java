@@ -7,6 +7,8 @@ import hamper.config.SendList;
 import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
+import hamper.samples.hosts.HostProcess;
+import hamper.samples.hosts.TwoHosts;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

@@ -7,6 +7,8 @@ import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
 import hamper.samples.PlayedAir;
+import hamper.samples.hosts.HostProcess;
+import hamper.samples.hosts.TwoHosts;
 import hamper.server.cli.Hamper;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

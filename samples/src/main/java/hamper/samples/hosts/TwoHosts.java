@@ -1,4 +1,4 @@
-package hamper.server.yard;
+package hamper.samples.hosts;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -11,9 +11,9 @@ import java.util.concurrent.TimeUnit;
  * Two hosts of the test's own, in network namespaces joined by a cable; nothing else is on it, and
  * nothing of it is left behind.
  */
-final class TwoHosts implements AutoCloseable {
+public final class TwoHosts implements AutoCloseable {
   /** Network of the cable: one that is for documentation. */
-  static final String DESK = "198.51.100.1";
+  public static final String DESK = "198.51.100.1";
 
   private final String desk;
   private final String yard;
@@ -27,7 +27,7 @@ final class TwoHosts implements AutoCloseable {
    * @param devices addresses of the yard's devices
    * @throws IOException where this machine lets nobody make namespaces, with the reason
    */
-  static TwoHosts joined(List<String> devices) throws IOException {
+  public static TwoHosts joined(List<String> devices) throws IOException {
     return joined(List.of(DESK), devices);
   }
 
@@ -36,7 +36,7 @@ final class TwoHosts implements AutoCloseable {
    * @param devices addresses of the yard's devices
    * @throws IOException where this machine lets nobody make namespaces, with the reason
    */
-  static TwoHosts joined(List<String> desks, List<String> devices) throws IOException {
+  public static TwoHosts joined(List<String> desks, List<String> devices) throws IOException {
     TwoHosts hosts = new TwoHosts("hp" + ProcessHandle.current().pid() % 100_000);
     try {
       run("ip", "netns", "add", hosts.desk);
@@ -61,7 +61,7 @@ final class TwoHosts implements AutoCloseable {
   }
 
   private static void in(String host, String... command) throws IOException {
-    List<String> all = new ArrayList<>(List.of("ip", "netns", "exec", host));
+    List<String> all = new ArrayList<>(command(host));
     all.addAll(List.of(command));
     run(all.toArray(String[]::new));
   }
@@ -79,32 +79,51 @@ final class TwoHosts implements AutoCloseable {
   }
 
   /** The name of the yard's only adapter. */
-  String yardAdapter() {
+  public String yardAdapter() {
     return yard;
   }
 
-  String deskAdapter() {
+  public String deskAdapter() {
     return desk;
   }
 
   /** Starts a program on the host where Hamper runs. */
-  HostProcess onDesk(List<String> command) throws IOException {
+  public HostProcess onDesk(List<String> command) throws IOException {
     return on(desk, command);
   }
 
   /** Starts a program on the host that has the devices' addresses. */
-  HostProcess inYard(List<String> command) throws IOException {
+  public HostProcess inYard(List<String> command) throws IOException {
     return on(yard, command);
   }
 
+  /** What goes before a command so that it runs on the host where Hamper runs. */
+  public List<String> deskCommand() {
+    return command(desk);
+  }
+
+  /** What goes before a command so that it runs in the yard. */
+  public List<String> yardCommand() {
+    return command(yard);
+  }
+
+  private static List<String> command(String host) {
+    return List.of("ip", "netns", "exec", host);
+  }
+
+  /** Pulls the yard's end of the cable, or plugs it in again. */
+  public void cable(boolean plugged) throws IOException {
+    in(yard, "ip", "link", "set", yard, plugged ? "up" : "down");
+  }
+
   private static HostProcess on(String host, List<String> command) throws IOException {
-    List<String> all = new ArrayList<>(List.of("ip", "netns", "exec", host));
+    List<String> all = new ArrayList<>(command(host));
     all.addAll(command);
     return new HostProcess(new ProcessBuilder(all).redirectErrorStream(true).start());
   }
 
   /** A class of the tests as a program. */
-  static List<String> java(Class<?> program, String... arguments) {
+  public static List<String> java(Class<?> program, String... arguments) {
     List<String> command = new ArrayList<>();
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     command.add("-XX:TieredStopAtLevel=1");

@@ -1,4 +1,4 @@
-package hamper.server.yard;
+package hamper.samples.hosts;
 
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -12,7 +12,7 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 
 /** A program on one of the hosts, told and heard line by line. */
-final class HostProcess implements AutoCloseable {
+public final class HostProcess implements AutoCloseable {
   private static final int PATIENCE = 60;
 
   private final Process process;
@@ -36,13 +36,13 @@ final class HostProcess implements AutoCloseable {
     }
   }
 
-  void tell(String line) throws IOException {
+  public void tell(String line) throws IOException {
     process.getOutputStream().write((line + "\n").getBytes(StandardCharsets.UTF_8));
     process.getOutputStream().flush();
   }
 
   /** The rest of the next line that begins so. */
-  String await(String begin) throws InterruptedException {
+  public String await(String begin) throws InterruptedException {
     long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE);
     while (System.nanoTime() < until) {
       String line = said.poll(100, TimeUnit.MILLISECONDS);
@@ -60,7 +60,7 @@ final class HostProcess implements AutoCloseable {
   }
 
   /** Ends it as Ctrl+C does, and waits for that. */
-  void end() throws InterruptedException {
+  public void end() throws InterruptedException {
     process.destroy();
     process.waitFor(PATIENCE, TimeUnit.SECONDS);
   }

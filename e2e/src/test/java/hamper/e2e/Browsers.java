@@ -1,0 +1,70 @@
+package hamper.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+
+/** Debian's browser, started as all tests start it; it ends with them. */
+final class Browsers {
+  private static final List<String> QUIET =
+      List.of(
+          "--disable-gpu",
+          "--disable-quic",
+          "--no-first-run",
+          "--disable-background-networking",
+          "--disable-component-update",
+          "--disable-sync");
+
+  private static final Playwright PLAYWRIGHT = playwright();
+
+  private Browsers() {}
+
+  static Browser launch() {
+    return launch(onPath("chromium"), List.of());
+  }
+
+  /**
+   * @param program that is the browser, or starts it elsewhere
+   * @param more arguments of it
+   */
+  static Browser launch(Path program, List<String> more) {
+    List<String> arguments = new ArrayList<>(QUIET);
+    arguments.addAll(more);
+    return PLAYWRIGHT
+        .chromium()
+        .launch(
+            new BrowserType.LaunchOptions()
+                .setExecutablePath(program)
+                .setChromiumSandbox(false)
+                .setArgs(arguments));
+  }
+
+  private static Playwright playwright() {
+    Playwright playwright =
+        Playwright.create(
+            new Playwright.CreateOptions()
+                .setEnv(
+                    Map.of(
+                        "PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD",
+                        "1",
+                        "PLAYWRIGHT_NODEJS_PATH",
+                        onPath("node").toString())));
+    playwright.selectors().setTestIdAttribute("data-test");
+    Runtime.getRuntime().addShutdownHook(new Thread(playwright::close));
+    return playwright;
+  }
+
+  static Path onPath(String program) {
+    return Stream.of(System.getenv("PATH").split(":"))
+        .map(folder -> Path.of(folder, program))
+        .filter(Files::isExecutable)
+        .findFirst()
+        .orElseThrow(() -> new IllegalStateException(program + " is not on the PATH"));
+  }
+}
