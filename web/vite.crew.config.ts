@@ -27,6 +27,8 @@ function shell(): Plugin {
 export default defineConfig({
   root: 'crew',
   plugins: [vue(), shell()],
+  // nothing here is written with them: the smaller the sooner
+  define: { __VUE_OPTIONS_API__: 'false', __VUE_PROD_DEVTOOLS__: 'false' },
   build: {
     outDir: '../dist-crew',
     emptyOutDir: true,

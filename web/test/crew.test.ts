@@ -15,6 +15,7 @@ const STRING: StringAt = {
 let count = 0
 const said = (what: Partial<Waiting>): Waiting => ({
   id: `w${count++}`,
+  display: 'd',
   piece: 'a',
   by: 'Ada',
   at: 1_000_000,

@@ -1,4 +1,4 @@
-import { clear, createStore, del, entries, get, set } from 'idb-keyval'
+import { createStore, del, entries, get, set } from 'idb-keyval'
 
 /** What the phone keeps for itself, so that it goes on without a connection. */
 const store = createStore('hamper-crew', 'kept')
@@ -21,5 +21,4 @@ export const keep = {
   set: <T>(what: string, value: T) => kept(set(what, plain(value), store)),
   forget: (what: string) => kept(del(what, store)),
   all: async () => (await kept(entries<string, unknown>(store))) ?? [],
-  clear: () => kept(clear(store)),
 }

@@ -15,6 +15,8 @@ export const titleOf = (stage: Stage) => STAGES[rank(stage)].title
 /** What was said on this phone and has not been taken yet: it keeps it until it is. */
 export interface Waiting {
   id: string
+  /** The id of the display that it was said of. */
+  display: string
   piece: string
   by: string
   /** By the clock of this phone (ms). */

@@ -106,7 +106,7 @@ export async function begin() {
 async function remember() {
   yard.value = await keep.get<CrewYard>('yard')
   strings.value = (await keep.get<StringAt[]>('strings')) ?? []
-  waiting.value = (await keep.get<Waiting[]>('waiting')) ?? []
+  await rememberWaiting()
   seen.value = (await keep.get<number>('seen')) ?? 0
   moves.value = await keep.get<Moves>('moves')
   for (const [what, value] of await keep.all()) {
@@ -116,6 +116,15 @@ async function remember() {
   }
 }
 
+/** Each under a name of its own, by its display: two tabs, or two displays, lose nothing of each other. */
+const nameOf = (one: Waiting) => `wait:${one.display}:${one.id}`
+async function rememberWaiting() {
+  const all = (await keep.all())
+    .filter(([what]) => what.startsWith(`wait:${yard.value?.id}:`))
+    .map(([, value]) => value as Waiting)
+  waiting.value = all.sort((a, b) => a.at - b.at)
+}
+
 async function enter(key: string) {
   const answer = await ask(() => reach.enter(key))
   if (!answer) {
@@ -123,35 +132,34 @@ async function enter(key: string) {
   }
   shut.value = ''
   if (yard.value && yard.value.id !== answer.id) {
-    // of another display nothing is mixed with this one
-    await keep.clear()
+    // of another display nothing is mixed with this one; what waits for it goes on waiting
+    for (const [what] of await keep.all()) {
+      if (!what.startsWith('wait:') && !what.startsWith('picture:')) {
+        await keep.forget(what)
+      }
+    }
     strings.value = []
-    waiting.value = []
     pages.clear()
     seen.value = 0
     moves.value = undefined
   }
   await takeYard(answer)
+  await rememberWaiting()
 }
 
 let looking = false
-/** Everything anew: the display, what waits, where each string is. */
+let wanted = false
+/** Everything anew: the display, what waits, where each string is; once more where it was asked meanwhile. */
 export async function lookAgain() {
+  wanted = true
   if (looking) {
     return
   }
   looking = true
   try {
-    const answer = await ask(reach.yard)
-    if (answer) {
-      shut.value = ''
-      await takeYard(answer)
-      if (!seen.value) {
-        await setSeen(answer.version)
-      }
-      await send()
-      await lookAtStrings()
-      await Promise.all([lookAtMoves(), lookAtPages()])
+    while (wanted) {
+      wanted = false
+      await lookOnce()
     }
   } finally {
     looking = false
@@ -161,9 +169,26 @@ export async function lookAgain() {
   }
 }
 
-async function lookAtStrings() {
-  const answer = await ask(reach.strings)
+async function lookOnce() {
+  const answer = await ask(reach.yard)
   if (answer) {
+    shut.value = ''
+    await takeYard(answer)
+    if (!seen.value) {
+      await setSeen(answer.version)
+    }
+    await send()
+    await lookAtStrings()
+    await Promise.all([lookAtMoves(), lookAtPages()])
+  }
+}
+
+let asked = 0
+async function lookAtStrings() {
+  const mine = ++asked
+  const answer = await ask(reach.strings)
+  // of two answers the one that was asked for later counts
+  if (answer && mine === asked) {
     strings.value = answer.strings
     await keep.set('strings', answer.strings)
   }
@@ -244,17 +269,14 @@ function follow() {
   })
 }
 
-async function keepWaiting() {
-  await keep.set('waiting', waiting.value)
-}
-
-export type Saying = Omit<Waiting, 'id' | 'by' | 'at'>
+export type Saying = Omit<Waiting, 'id' | 'display' | 'by' | 'at'>
 
 /** Says something of a string: kept here first, then sent, now or when the phone is back. */
 export async function say(what: Saying, picture?: File) {
   const one: Waiting = {
     ...what,
     id: crypto.randomUUID?.() ?? randomId(),
+    display: yard.value!.id,
     by: name.get(),
     at: Date.now(),
   }
@@ -263,7 +285,7 @@ export async function say(what: Saying, picture?: File) {
     await keep.set(`picture:${one.id}`, await shrunk(picture))
   }
   waiting.value = [...waiting.value, one]
-  await keepWaiting()
+  await keep.set(nameOf(one), one)
   await send()
 }
 
@@ -324,7 +346,7 @@ async function sendPicture(one: Waiting): Promise<string | undefined> {
       again()
     } else {
       one.refused = error instanceof Error ? error.message : String(error)
-      await keepWaiting()
+      await keep.set(nameOf(one), one)
     }
     return undefined
   }
@@ -339,8 +361,13 @@ async function took(answer: { id: string; verdict?: string; refused?: string }[]
       left.push(one)
     } else if (verdict.refused) {
       left.push({ ...one, refused: verdict.refused })
-    } else if (one.picture) {
-      void keep.forget(`picture:${one.picture}`)
+      await keep.set(nameOf(one), left[left.length - 1])
+    } else {
+      if (verdict.verdict === 'OVERTAKEN') {
+        const title = known.value.get(one.piece)?.title ?? one.piece
+        trouble.value = `${title}: somebody said otherwise later than you; it stays as they said.`
+      }
+      await forget(one)
     }
   }
   // what was taken is so before the next look: nothing flickers back
@@ -351,13 +378,20 @@ async function took(answer: { id: string; verdict?: string; refused?: string }[]
     ),
   )
   waiting.value = left
-  await keepWaiting()
+}
+
+async function forget(one: Waiting) {
+  await keep.forget(nameOf(one))
+  if (one.picture) {
+    await keep.forget(`picture:${one.picture}`)
+  }
 }
 
 /** What was refused is put away, once it was read. */
 export async function forgetRefused() {
+  const refused = waiting.value.filter((one) => one.refused)
   waiting.value = waiting.value.filter((one) => !one.refused)
-  await keepWaiting()
+  await Promise.all(refused.map(forget))
 }
 
 /** Ticks a string: it reached the stage, or, where it has, it is taken back to the one before. */
