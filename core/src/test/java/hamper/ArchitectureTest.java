@@ -73,7 +73,7 @@ class ArchitectureTest {
           .layer("arrange")
           .definedBy("hamper.arrange..")
           .whereLayer("arrange")
-          .mayOnlyAccessLayers("address", "catalog", "display", "edit", "facts", "check")
+          .mayOnlyAccessLayers("address", "catalog", "display", "edit", "facts", "check", "load")
           .layer("progress")
           .definedBy("hamper.progress..")
           .whereLayer("progress")

@@ -5,14 +5,12 @@ import hamper.catalog.PortGroup;
 import hamper.catalog.PortKind;
 import hamper.catalog.Power;
 import hamper.display.Brightness;
-import hamper.display.Cable;
 import hamper.display.Controller;
 import hamper.display.HungLeg;
 import hamper.display.HungRun;
 import hamper.display.PieceAt;
 import hamper.display.PixelString;
 import hamper.display.Plan;
-import hamper.display.PortLimit;
 import hamper.display.PortRef;
 import hamper.display.Run;
 import hamper.display.Section;
@@ -23,26 +21,35 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.ToIntFunction;
 
 /** A port while it is being arranged: what hangs there by now, and what still fits. */
 final class Outlet {
-  private final Plan plan;
+  private static final int FULL = 100;
+
+  private final Yardstick measured;
   private final Controller controller;
   private final Run run;
   private final PortRef ref;
+  private final int percent;
   private final Optional<Double> fuse;
   private final Optional<String> ownZone;
   private final Set<String> types = new HashSet<>();
   private final List<PieceAt> pieces = new ArrayList<>();
   private int places;
   private double amps;
+  private double fullAmps;
   private boolean fed;
 
-  Outlet(Plan plan, Controller controller, PortKind kind, int number) {
-    this.plan = plan;
+  Outlet(Plan plan, Yardstick measured, Controller controller, PortKind kind, int number) {
+    this.measured = measured;
     this.controller = controller;
     ref = new PortRef(controller.id(), kind, number);
     run = controller.run(kind, number).orElseGet(() -> Run.of(kind, number, List.of()));
+    percent =
+        run.brightness()
+            .or(() -> controller.settings().brightness())
+            .orElse(Brightness.DEFAULT_PERCENT);
     fuse = plan.modelOf(controller).portsOf(kind).flatMap(PortGroup::fuseAmps);
     ownZone = Whereabouts.zone(plan, controller);
     plan.run(ref).ifPresent(this::take);
@@ -73,7 +80,8 @@ final class Outlet {
     if (at.piece() instanceof PixelString string) {
       types.add(string.pixelType());
       places += string.places();
-      amps += amps(at);
+      amps += plannedAmps(at);
+      fullAmps += fullAmps(at);
     }
   }
 
@@ -82,7 +90,8 @@ final class Outlet {
     PieceAt at = pieces.remove(pieces.size() - 1);
     if (at.piece() instanceof PixelString string) {
       places -= string.places();
-      amps -= amps(at);
+      amps -= plannedAmps(at);
+      fullAmps -= fullAmps(at);
       if (pieces.stream()
           .noneMatch(one -> ((PixelString) one.piece()).pixelType().equals(string.pixelType()))) {
         types.remove(string.pixelType());
@@ -117,10 +126,10 @@ final class Outlet {
       return Optional.of(
           "it has %d pixels, and there is room for %d".formatted(string.places(), room));
     }
-    if (fuse.isPresent() && !fed && !empty()) {
+    if (fuse.isPresent() && !fed) {
       double most = fuse.get() * Power.PLANNED_SHARE;
-      if (amps + amps(at) > most) {
-        return Optional.of("the fuse there would carry more than %.1f A".formatted(most));
+      if (amps + plannedAmps(at) > most || fullAmps + fullAmps(at) > fuse.get()) {
+        return Optional.of("the fuse there, %.1f A, would carry too much".formatted(fuse.get()));
       }
     }
     return Optional.empty();
@@ -128,31 +137,73 @@ final class Outlet {
 
   /** Pixels of a type that still go on it. */
   int room(PixelType type) {
-    return Math.max(0, PortLimit.of(plan, controller, type).places() - places);
+    return Math.max(0, measured.limit(controller, type) - places);
   }
 
-  private double amps(PieceAt at) {
+  /** Planned brightness of what says nothing itself (%). */
+  int percent() {
+    return percent;
+  }
+
+  /** What a string draws at planned brightness, all white (A); 0 of anything else. */
+  double plannedAmps(PieceAt at) {
+    return measured.amps(
+        at,
+        percent,
+        () -> amps(at, section -> Brightness.percent(section, at.prop(), run, controller)));
+  }
+
+  double fullAmps(PieceAt at) {
+    return amps(at, section -> FULL);
+  }
+
+  private static double amps(PieceAt at, ToIntFunction<Section> percent) {
+    if (!(at.piece() instanceof PixelString string)) {
+      return 0;
+    }
     double sum = 0;
-    for (Section section : at.string().sections()) {
-      sum +=
-          at.pixels()
-              .amps(
-                  section.pixels(),
-                  section.nullPixels(),
-                  Brightness.percent(section, at.prop(), run, controller));
+    for (Section section : string.sections()) {
+      sum += at.pixels().amps(section.pixels(), section.nullPixels(), percent.applyAsInt(section));
     }
     return sum;
+  }
+
+  /** Places that still go on it if each draws at least so much (A) at full brightness. */
+  int places(PixelType type, double ampsAPlace) {
+    int room = room(type);
+    if (fuse.isEmpty() || fed || ampsAPlace <= 0) {
+      return room;
+    }
+    return Math.min(room, (int) Math.floor((fuse.get() - fullAmps) / ampsAPlace + 1e-6));
   }
 
   private static boolean meets(SlotPiece a, SlotPiece b) {
     return a.slot() < b.slot() + b.channels() && b.slot() < a.slot() + a.channels();
   }
 
+  /** The zone where the wire ends now. */
+  Optional<String> end() {
+    return pieces.isEmpty() ? ownZone : pieces.get(pieces.size() - 1).prop().zone();
+  }
+
+  /** The last pieces on the wire, the last first, up to one of them. */
+  List<String> backTo(String piece) {
+    List<String> all = new ArrayList<>();
+    for (int i = pieces.size() - 1; i >= 0; i--) {
+      all.add(pieces.get(i).piece().id());
+      if (all.get(all.size() - 1).equals(piece)) {
+        return all;
+      }
+    }
+    return List.of();
+  }
+
+  boolean alone() {
+    return pieces.size() == 1;
+  }
+
   /** Cable from where the wire ends now to a piece (m), as it is estimated everywhere. */
   Optional<Double> metres(PieceAt at) {
-    Optional<String> from =
-        pieces.isEmpty() ? ownZone : pieces.get(pieces.size() - 1).prop().zone();
-    return Cable.metresBetween(plan, from, at.prop().zone())
-        .map(metres -> Math.ceil(metres * Cable.DETOUR));
+    return measured.metres(end(), at.prop().zone());
   }
 }

@@ -37,8 +37,10 @@ public record Proposal(Aim aim, List<Hung> hung, List<Left> left, Cost cost) {
    * @param outlets ports that anything is hung on by it
    * @param metres of cable between zones; within a zone nobody knows (m)
    * @param splitProps props of which some hang on one controller and some on another
+   * @param least what no way to hang the same pieces can go below
    */
-  public record Cost(int controllers, int another, int outlets, double metres, int splitProps) {}
+  public record Cost(
+      int controllers, int another, int outlets, double metres, int splitProps, Least least) {}
 
   public Proposal {
     hung = List.copyOf(hung);

@@ -28,7 +28,7 @@ public record HangPieces(List<OnOutlet> at) implements Edit {
     }
   }
 
-  private static final int MOST = 20_000;
+  private static final int MOST = 100_000;
 
   public HangPieces {
     at = List.copyOf(at);

@@ -1,0 +1,286 @@
+package hamper.arrange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import hamper.address.IpAddress;
+import hamper.address.Protocol;
+import hamper.catalog.Catalog;
+import hamper.catalog.PortKind;
+import hamper.check.Checks;
+import hamper.check.Severity;
+import hamper.check.Subject;
+import hamper.display.Cable;
+import hamper.display.Controller;
+import hamper.display.ControllerSettings;
+import hamper.display.Display;
+import hamper.display.DisplaySettings;
+import hamper.display.Piece;
+import hamper.display.PieceAt;
+import hamper.display.PixelString;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Prop;
+import hamper.display.Section;
+import hamper.display.Zone;
+import hamper.edit.HangPieces;
+import hamper.facts.Facts;
+import hamper.files.CatalogueFiles;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+
+/** Small ones against every way that there is, worked out by itself. */
+class ExactArrangeTest {
+  private static final Catalog CATALOG = CatalogueFiles.shipped();
+  private static final int YARDS = Boolean.getBoolean("hamper.trial.long") ? 300 : 24;
+  private static final double LEFT = 1e8;
+
+  private record Way(double sum, Map<PieceAt, PortRef> at) {}
+
+  /** Up to five pieces on four ports of two controllers, or up to seven on three of one. */
+  private static Plan yard(int seed) {
+    Random random = new Random(seed);
+    List<Zone> zones = new ArrayList<>();
+    for (int i = 0; i < 4; i++) {
+      zones.add(
+          new Zone(
+              "z" + i,
+              "Zone " + i,
+              Optional.of((double) random.nextInt(20)),
+              Optional.of((double) random.nextInt(20))));
+    }
+    boolean two = random.nextBoolean();
+    List<Controller> controllers = new ArrayList<>();
+    for (int i = 1; i <= (two ? 2 : 1); i++) {
+      String model =
+          two ? random.nextBoolean() ? "quillby-wren" : "pelloway-hat" : "quillby-wren-r";
+      ControllerSettings settings =
+          ControllerSettings.of(Protocol.DDP)
+              .withAddress(Optional.of(new IpAddress("10.0.0." + (10 + i))))
+              .withZone(Optional.of("z" + random.nextInt(4)));
+      controllers.add(
+          new Controller(
+              "k" + i, "K" + i, "Box " + i, model, settings, Optional.empty(), List.of()));
+    }
+    List<String> types = CATALOG.pixelTypes().stream().map(type -> type.id()).limit(3).toList();
+    int left = two ? 5 : 7;
+    List<Prop> props = new ArrayList<>();
+    while (left > 0 && props.size() < 4) {
+      int strings = 1 + random.nextInt(Math.min(3, left));
+      left -= strings;
+      String id = "p" + props.size();
+      String type = types.get(random.nextInt(random.nextInt(3) + 1));
+      props.add(
+          new Prop(
+              id,
+              "Prop " + id,
+              Optional.of("z" + random.nextInt(4)),
+              Optional.empty(),
+              IntStream.rangeClosed(1, strings)
+                  .mapToObj(
+                      n ->
+                          new PixelString(
+                              id + "-" + n,
+                              "string",
+                              type,
+                              List.of(Section.of(5 + random.nextInt(90)))))
+                  .map(Piece.class::cast)
+                  .toList()));
+    }
+    Display display =
+        new Display(
+            "Small",
+            new DisplaySettings(1, 1, 40),
+            List.of(),
+            List.of(),
+            zones,
+            props,
+            controllers);
+    return new Plan(display, CATALOG);
+  }
+
+  private static List<PieceAt> pieces(Plan plan) {
+    return plan.display().props().stream()
+        .sorted(Comparator.comparingInt(prop -> -prop.pieces().size()))
+        .flatMap(prop -> prop.pieces().stream())
+        .map(piece -> plan.existingPiece(piece.id()))
+        .toList();
+  }
+
+  private static List<PortRef> ports(Plan plan) {
+    List<PortRef> all = new ArrayList<>();
+    for (Controller controller : plan.display().controllers()) {
+      for (int port = 1; plan.hasPort(new PortRef(controller.id(), PortKind.PIXEL, port)); port++) {
+        all.add(new PortRef(controller.id(), PortKind.PIXEL, port));
+      }
+    }
+    return all;
+  }
+
+  /** Cable from where the wire ends to a piece (m). */
+  private static double metres(Plan plan, PortRef port, PieceAt piece, Map<PortRef, PieceAt> ends) {
+    Optional<String> from =
+        ends.containsKey(port)
+            ? ends.get(port).prop().zone()
+            : plan.existingController(port.controller()).settings().zone();
+    return Cable.metresBetween(plan, from, piece.prop().zone())
+        .map(flight -> Math.ceil(flight * Cable.DETOUR))
+        .orElse(200.0);
+  }
+
+  private static double metres(Plan plan, List<PieceAt> pieces, Map<PieceAt, PortRef> at) {
+    double sum = 0;
+    Map<PortRef, PieceAt> ends = new HashMap<>();
+    for (PieceAt piece : pieces) {
+      if (at.containsKey(piece)) {
+        sum += metres(plan, at.get(piece), piece, ends);
+        ends.put(at.get(piece), piece);
+      }
+    }
+    return sum;
+  }
+
+  /** The weighed sum of a way, piece by piece in their order. */
+  private static double sum(Plan plan, Aim aim, List<PieceAt> pieces, Map<PieceAt, PortRef> at) {
+    double sum = 0;
+    Map<PortRef, PieceAt> ends = new HashMap<>();
+    Set<String> used = new HashSet<>();
+    Map<String, PortRef> last = new HashMap<>();
+    for (PieceAt piece : pieces) {
+      PortRef port = at.get(piece);
+      if (port == null) {
+        sum += LEFT;
+        continue;
+      }
+      sum += metres(plan, port, piece, ends) * aim.metre();
+      sum += ends.containsKey(port) ? aim.shared() : 0;
+      sum += used.add(port.controller()) ? aim.another() : 0;
+      PortRef before = last.put(piece.prop().id(), port);
+      if (before != null && !before.controller().equals(port.controller())) {
+        sum += aim.split();
+      } else if (before != null) {
+        int step = port.port() - before.port();
+        sum += step < 0 ? aim.backwards() : Math.max(0, step - 1) * aim.skipped();
+      }
+      ends.put(port, piece);
+    }
+    return sum;
+  }
+
+  private static Set<String> grave(Plan plan) {
+    return Checks.run(Facts.of(plan)).stream()
+        .filter(one -> one.severity() != Severity.HINT)
+        // hanging a part of a prop leaves the rest as it was
+        .filter(one -> !one.code().equals("not-patched"))
+        .map(
+            one ->
+                one.code()
+                    + one.severity()
+                    + one.subjects().stream()
+                        .map(Subject::identity)
+                        .collect(Collectors.joining(",")))
+        .collect(Collectors.toSet());
+  }
+
+  private static boolean right(Plan plan, Set<String> before, Map<PieceAt, PortRef> at) {
+    Map<PortRef, List<String>> byPort = new LinkedHashMap<>();
+    at.forEach(
+        (piece, port) ->
+            byPort.computeIfAbsent(port, key -> new ArrayList<>()).add(piece.piece().id()));
+    if (byPort.isEmpty()) {
+      return true;
+    }
+    HangPieces edit =
+        new HangPieces(
+            byPort.entrySet().stream()
+                .map(one -> new HangPieces.OnOutlet(one.getKey(), one.getValue()))
+                .toList());
+    return before.containsAll(grave(plan.with(edit.change(plan))));
+  }
+
+  private static void ways(
+      Plan plan,
+      Aim aim,
+      Map<PieceAt, List<PortRef>> may,
+      List<PieceAt> pieces,
+      int index,
+      Map<PieceAt, PortRef> at,
+      List<Way> all) {
+    if (index == pieces.size()) {
+      all.add(new Way(sum(plan, aim, pieces, at), new LinkedHashMap<>(at)));
+      return;
+    }
+    ways(plan, aim, may, pieces, index + 1, at, all);
+    for (PortRef port : may.get(pieces.get(index))) {
+      at.put(pieces.get(index), port);
+      ways(plan, aim, may, pieces, index + 1, at, all);
+      at.remove(pieces.get(index));
+    }
+  }
+
+  @Test
+  void smallOnesAreAsGoodAsTheBestOfAllWaysAndNoBoundIsAboveAny() {
+    int shared = 0;
+    int left = 0;
+    for (int seed = 0; seed < YARDS; seed++) {
+      Plan plan = yard(seed);
+      Aim aim = Aim.values()[seed % 3];
+      List<PieceAt> pieces = pieces(plan);
+      Set<String> before = grave(plan);
+      // a piece that is wrong on a port by itself is so in company too
+      Map<PieceAt, List<PortRef>> may = new HashMap<>();
+      for (PieceAt piece : pieces) {
+        may.put(
+            piece,
+            ports(plan).stream().filter(port -> right(plan, before, Map.of(piece, port))).toList());
+      }
+      List<Way> all = new ArrayList<>();
+      ways(plan, aim, may, pieces, 0, new LinkedHashMap<>(), all);
+      all.sort(Comparator.comparingDouble(Way::sum));
+      Way best =
+          all.stream().filter(way -> right(plan, before, way.at())).findFirst().orElseThrow();
+      Proposal proposal = Arrange.of(Facts.of(plan), Arrange.loose(plan), aim);
+      Map<PieceAt, PortRef> at = new LinkedHashMap<>();
+      proposal.hung().forEach(one -> at.put(plan.existingPiece(one.piece()), one.port()));
+      assertThat(sum(plan, aim, pieces, at))
+          .as("yard %d", seed)
+          .isEqualTo(best.sum(), within(1e-6));
+      assertThat(right(plan, before, at)).as("yard %d", seed).isTrue();
+      left += proposal.left().size();
+      shared += at.size() - new HashSet<>(at.values()).size();
+      boundsHold(plan, before, proposal, at.keySet(), all);
+    }
+    assertThat(shared).as("pieces that share a port").isPositive();
+    assertThat(left).as("pieces that fit nowhere").isPositive();
+  }
+
+  /** Of all ways to hang the same pieces none is below. */
+  private static void boundsHold(
+      Plan plan, Set<String> before, Proposal proposal, Set<PieceAt> hung, List<Way> all) {
+    Least least = proposal.cost().least();
+    all.stream()
+        .filter(way -> way.at().keySet().equals(hung))
+        .limit(60)
+        .filter(way -> right(plan, before, way.at()))
+        .forEach(
+            way -> {
+              Set<PortRef> ports = new HashSet<>(way.at().values());
+              assertThat(ports.size()).isGreaterThanOrEqualTo(least.outlets());
+              assertThat(ports.stream().map(PortRef::controller).distinct().count())
+                  .isGreaterThanOrEqualTo(least.controllers());
+              assertThat(metres(plan, pieces(plan), way.at()))
+                  .isGreaterThanOrEqualTo(least.metres() - 1e-6);
+            });
+  }
+}
