@@ -66,6 +66,8 @@ const CHECKED = {
 }
 
 /** What is left in each step of the work, in its order; each leads to where it is done. */
+/** Places can be found for what hangs nowhere. */
+const arrangeable = computed(() => display.loose.length > 0 && driving.value.length > 0)
 const steps = computed(() => {
   const hosts = controllers.value.length - driving.value.length
   const addressless = driving.value.filter(
@@ -109,10 +111,13 @@ const steps = computed(() => {
     {
       title: 'Patch',
       to: 'patch',
+      part: arrangeable.value ? 'arrange' : undefined,
       done: all > 0 && display.loose.length === 0,
-      text: all
-        ? `${all - display.loose.length} of ${counted(all, 'piece')} hang on a port`
-        : 'nothing to hang yet',
+      text: list(
+        all > 0 && `${all - display.loose.length} of ${counted(all, 'piece')} hang on a port`,
+        arrangeable.value && `arrange the other ${display.loose.length} …`,
+        all === 0 && 'nothing to hang yet',
+      ),
     },
     {
       title: 'Handover',
@@ -200,7 +205,11 @@ function worst(view: ControllerView) {
         <li v-for="step in steps" :key="step.title" :class="{ done: step.done }">
           <component
             :is="step.to ? 'router-link' : 'button'"
-            v-bind="step.to ? { to: { name: step.to } } : { type: 'button' }"
+            v-bind="
+              step.to
+                ? { to: { name: step.to, params: { piece: step.part ?? '' } } }
+                : { type: 'button' }
+            "
             class="step"
             @click="step.to || (shell.findingsOpen = true)"
           >

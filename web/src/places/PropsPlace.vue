@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiChevronDown, mdiChevronRight, mdiMapOutline } from '@mdi/js'
 import { computed, nextTick, onMounted, onScopeDispose, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import type { PieceView, PropView } from '../api/types'
 import FilterField from '../parts/FilterField.vue'
 import InPlaceText from '../parts/InPlaceText.vue'
@@ -10,6 +11,7 @@ import { sectionRows } from '../ribbon/geometry'
 import PieceEditor from '../ribbon/PieceEditor.vue'
 import { useGoThere } from '../shell/goThere'
 import { useDisplay } from '../state/display'
+import { usePatching } from '../state/patching'
 import { useWindowing } from '../parts/windowing'
 import EntryLine from './props/EntryLine.vue'
 import { usePropKeys } from './props/propKeys'
@@ -32,6 +34,8 @@ const ADDRESSES = 46
 
 const props = defineProps<{ prop?: string }>()
 const display = useDisplay()
+const patching = usePatching()
+const router = useRouter()
 const goThere = useGoThere()
 const scroller = ref<HTMLElement>()
 const entry = ref<{ focus: () => void }>()
@@ -180,8 +184,10 @@ function rename(view: PropView, name: string) {
   void display.edit({ type: 'SetProps', props: [view.prop.id], set: { name } })
 }
 const loose = (view: PropView) => view.pieces.filter((piece) => !piece.port)
+/** Its pieces are taken in the tray, and places are proposed for them. */
 function hang(view: PropView) {
-  void display.edit({ type: 'PatchNearest', pieces: loose(view).map(({ piece }) => piece.id) })
+  patching.selected = loose(view).map(({ piece }) => piece.id)
+  void router.push({ name: 'patch', params: { piece: 'arrange' } })
 }
 const hangs = (view: PropView) =>
   [...new Set(view.pieces.flatMap((piece) => piece.written ?? []))].join(', ')
@@ -335,11 +341,11 @@ const pixels = computed(() =>
                     type="button"
                     class="loose"
                     tabindex="-1"
-                    :aria-label="`${row.view.prop.name} is not patched: hang it on the nearest port`"
-                    title="Hang it on the nearest port with room"
+                    :aria-label="`${row.view.prop.name} is not patched: find it a place`"
+                    title="Find it a place"
                     @click.stop="hang(row.view)"
                   >
-                    ○ not patched · hang it
+                    ○ not patched · arrange …
                   </button>
                 </span>
               </div>

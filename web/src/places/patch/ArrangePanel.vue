@@ -124,6 +124,37 @@ function onKey(event: KeyboardEvent) {
   }
   event.preventDefault()
 }
+/** What hangs on each controller by it: taken, or left out, as a whole. */
+const byController = computed(() => {
+  const all = new Map<string, string[]>()
+  for (const one of hung.value) {
+    const tag = display.controllerOf(one.port.controller)?.controller.tag ?? one.port.controller
+    all.set(tag, [...(all.get(tag) ?? []), one.piece])
+  }
+  return [...all]
+})
+const isTaken = (pieces: string[]) => pieces.some((piece) => !without.value.has(piece))
+function keepAll(pieces: string[]) {
+  const now = new Set(without.value)
+  const out = isTaken(pieces)
+  pieces.forEach((piece) => (out ? now.add(piece) : now.delete(piece)))
+  without.value = now
+}
+/** What no way to hang the same pieces can go below, beside what this one takes. */
+const bound = computed(() => {
+  const cost = shown.value?.proposal.cost
+  if (!cost || !hung.value.length) {
+    return ''
+  }
+  const another = cost.another
+    ? `${counted(cost.another, 'controller')} on which nothing hung; ${
+        cost.another === cost.least.another
+          ? 'fewer are not possible'
+          : `no way takes under ${cost.least.another}`
+      }. `
+    : ''
+  return `${another}${counted(cost.outlets, 'port')}; no way takes under ${cost.least.outlets}.`
+})
 const metres = (view: ArrangeView) => Math.round(view.proposal.cost.metres).toLocaleString('en')
 </script>
 
@@ -162,6 +193,13 @@ const metres = (view: ArrangeView) => Math.round(view.proposal.cost.metres).toLo
       </button>
     </div>
     <div v-if="shown" class="rows">
+      <p v-if="byController.length > 1" class="boxes" role="group" aria-label="By controller">
+        <label v-for="[tag, pieces] in byController" :key="tag" :data-box="tag"
+          ><input type="checkbox" :checked="isTaken(pieces)" @change="keepAll(pieces)" />
+          <span class="mono">{{ tag }}</span> {{ pieces.length }}</label
+        >
+      </p>
+      <p class="quiet" data-test="bound">{{ bound }}</p>
       <ul class="hung">
         <li v-for="one in hung" :key="one.piece" :data-hung="one.piece">
           <label
@@ -229,6 +267,12 @@ const metres = (view: ArrangeView) => Math.round(view.proposal.cost.metres).toLo
 .aims .here {
   border-left-color: var(--copper);
   background: color-mix(in srgb, var(--copper) 12%, transparent);
+}
+.boxes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  padding-top: 6px;
 }
 .hung {
   list-style: none;

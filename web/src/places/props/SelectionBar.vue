@@ -1,24 +1,26 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
 import { said } from '../../api/said'
-import type { Edit, PixelString, PropChange, PropView, StringChange, Wiring } from '../../api/types'
+import type { PixelString, PropChange, PropView, StringChange, Wiring } from '../../api/types'
 import { common } from '../../parts/common'
 import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
-import TrialBar from '../../parts/TrialBar.vue'
 import { counted } from '../../parts/words'
 import { ordersOf } from '../../ribbon/colourOrders'
 import StringWires from '../../ribbon/StringWires.vue'
 import { useDisplay } from '../../state/display'
 import { freshId } from '../../state/freshId'
-import { useTrial } from '../../state/trial'
+import { usePatching } from '../../state/patching'
 
 /** What can be done with all selected props at once; each change is one step. */
 const props = defineProps<{ selected: PropView[] }>()
 const emit = defineEmits<{ gone: []; made: [props: string[]] }>()
 
 const display = useDisplay()
+const patching = usePatching()
+const router = useRouter()
 const copies = ref(1)
 const zones = computed(() =>
   display.view!.zones.map(({ id, name }) => ({ value: id, title: name })),
@@ -36,13 +38,11 @@ const loose = computed(() =>
     view.pieces.filter((piece) => !piece.port).map(({ piece }) => piece.id),
   ),
 )
-/** Where many would hang is seen before they do; one is taken back as quickly as looked at. */
-const nearest = useTrial()
+/** They are taken in the tray, and places are proposed for them. */
 function hang() {
-  const edit: Edit = { type: 'PatchNearest', pieces: loose.value }
-  void (loose.value.length > 1 ? nearest.aim(edit) : display.edit(edit))
+  patching.selected = loose.value
+  void router.push({ name: 'patch', params: { piece: 'arrange' } })
 }
-watch(() => props.selected, nearest.leave)
 const zone = computed(() => common(props.selected.map((view) => view.prop.zone)))
 const brightness = computed(() => common(props.selected.map((view) => view.prop.brightness)))
 const rank = computed(() => common(props.selected.map((view) => view.prop.rank)))
@@ -219,25 +219,14 @@ async function remove() {
       <button type="button" class="act" @click="duplicate(false)">Duplicate</button>
       <button type="button" class="act" @click="duplicate(true)">Mirror image</button>
     </span>
-    <button v-if="loose.length" type="button" class="act" @click="hang">
-      Hang on the nearest ports
+    <button v-if="loose.length" type="button" class="act" data-test="arrange" @click="hang">
+      Arrange …
     </button>
     <button type="button" class="act" @click="remove">Remove</button>
-    <TrialBar
-      v-if="nearest.edit.value"
-      class="tried"
-      :preview="nearest.preview.value"
-      :refused="nearest.refused.value"
-      @apply="nearest.apply()"
-      @leave="nearest.leave()"
-    />
   </div>
 </template>
 
 <style scoped>
-.tried {
-  flex-basis: 100%;
-}
 .bar {
   display: flex;
   flex-wrap: wrap;

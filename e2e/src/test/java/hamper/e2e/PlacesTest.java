@@ -270,9 +270,14 @@ class PlacesTest extends DemoCase {
     assertThat(wire.locator("option:checked")).hasText("AWG 20, as usual †");
     window.acknowledged(() -> wire.selectOption("AWG 16"));
     assertThat(wire).hasValue("AWG 16");
-    selection.getByText("Hang on the nearest ports").click();
-    assertThat(selection.getByTestId("trial")).containsText("to the nearest port");
-    window.acknowledged(() -> selection.getByTestId("apply").click());
+    selection.getByTestId("arrange").click();
+    assertThat(page.getByTestId("take-proposal")).hasText("Hang 3 pieces");
+    window.acknowledged(() -> page.getByTestId("take-proposal").click());
+    window.go("Props");
+    page.locator("[data-prop=bollard-1]").focus();
+    page.keyboard().press("Shift+ArrowDown");
+    page.keyboard().press("Shift+ArrowDown");
+    assertThat(selection).containsText("3 props");
     assertThat(page.locator("[data-prop=bollard-1]")).hasAccessibleName(ends("K\\d-"));
     window.acknowledged(() -> selection.getByText("Mirror image").click());
     Locator copy = page.locator("[data-prop=bollard]");
