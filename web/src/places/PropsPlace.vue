@@ -341,7 +341,7 @@ const pixels = computed(() =>
                     type="button"
                     class="loose"
                     tabindex="-1"
-                    :aria-label="`${row.view.prop.name} is not patched: find it a place`"
+                    :aria-label="`○ not patched · arrange … ${row.view.prop.name}`"
                     title="Find it a place"
                     @click.stop="hang(row.view)"
                   >

@@ -259,7 +259,7 @@ class PlacesTest extends DemoCase {
     window.acknowledged(() -> page.keyboard().press("Enter"));
     Locator selection = page.getByTestId("selection");
     assertThat(selection).containsText("3 props");
-    window.acknowledged(() -> selection.getByLabel("Pixel type").selectOption("rgbw-5v"));
+    window.acknowledged(() -> selection.getByLabel("Pixel type").selectOption("node-12v-slow"));
     window.acknowledged(
         () -> {
           selection.getByLabel("End where data enters").fill("left");
@@ -274,7 +274,8 @@ class PlacesTest extends DemoCase {
     assertThat(page.getByTestId("take-proposal")).hasText("Hang 3 pieces");
     window.acknowledged(() -> page.getByTestId("take-proposal").click());
     window.go("Props");
-    page.locator("[data-prop=bollard-1]").focus();
+    page.getByTestId("filter").locator("input").fill("Bollard");
+    page.locator("[data-prop=bollard-1]").click();
     page.keyboard().press("Shift+ArrowDown");
     page.keyboard().press("Shift+ArrowDown");
     assertThat(selection).containsText("3 props");
@@ -296,6 +297,7 @@ class PlacesTest extends DemoCase {
     for (int i = 0; i < 7; i++) {
       window.undo();
     }
+    page.getByTestId("filter").locator("input").fill("");
     assertThat(page.getByText("65 props,")).isVisible();
     window.noErrors();
   }

@@ -1,13 +1,17 @@
 package hamper.e2e;
 
+import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
-import com.microsoft.playwright.options.FilePayload;
-import java.nio.charset.StandardCharsets;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
@@ -40,14 +44,13 @@ class ScreenshotsTest extends DemoCase {
       window.go(place);
       shoot(place.toLowerCase(Locale.ROOT));
     }
-    page.getByTestId("view-power").click();
-    shoot("loads-supplies");
     addresses();
     throughTheSeason();
     window.go("Paper");
     page.getByTestId("paper-K1").click();
     page.getByTestId("pages").locator("img").first().waitFor();
     shoot("paper");
+    crew();
     trial();
     whoIsThere();
     window.go("Handover");
@@ -62,8 +65,57 @@ class ScreenshotsTest extends DemoCase {
     page.getByTestId("findings-pill").click();
     window.go("Patch");
     shoot("patch");
+    page.keyboard().press("Escape");
+    page.locator("[data-tray]").getByTestId("arrange").click();
+    page.getByTestId("bound").waitFor();
+    page.waitForTimeout(3_000);
+    page.getByTestId("arrange-panel").getByText("K2-5").click();
+    shoot("arrange");
+    page.getByText("Leave it").click();
     under("K9-P1", "k9|PANEL|1");
     shoot("patch-kinds");
+  }
+
+  /** A controller and a string with its counting pixel, as a phone shows them, side by side. */
+  private void crew() {
+    page.getByTestId("crew-door").click();
+    page.getByTestId("door-address").selectOption("127.0.0.1");
+    page.getByTestId("door-port").fill("8190");
+    page.getByTestId("open-door").click();
+    page.getByTestId("key-name").fill("Ladder two");
+    page.getByTestId("may-LIGHT").check();
+    page.getByTestId("make-key").click();
+    String link = page.getByTestId("link").innerText().strip();
+    Page phone =
+        page.context()
+            .browser()
+            .newContext(new Browser.NewContextOptions().setViewportSize(390, 844))
+            .newPage();
+    phone.navigate(link);
+    phone.locator("[data-controller=k4]").click();
+    phone.locator("[data-tick]").first().click();
+    phone.getByTestId("name").fill("Tomás");
+    phone.getByTestId("named").click();
+    phone.locator("[data-port='K4-1']").scrollIntoViewIfNeeded();
+    phone.waitForTimeout(500);
+    byte[] controller = phone.screenshot();
+    phone.locator("[data-string]").first().click();
+    phone.getByTestId("count").click();
+    for (int i = 0; i < 4; i++) {
+      phone.getByTestId("next-pixel").click();
+    }
+    phone.waitForTimeout(1_000);
+    byte[] string = phone.screenshot();
+    phone.context().close();
+    try {
+      BufferedImage both = new BufferedImage(800, 844, BufferedImage.TYPE_INT_RGB);
+      both.getGraphics().drawImage(ImageIO.read(new ByteArrayInputStream(controller)), 0, 0, null);
+      both.getGraphics().drawImage(ImageIO.read(new ByteArrayInputStream(string)), 410, 0, null);
+      ImageIO.write(both, "png", FOLDER.resolve("crew.png").toFile());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    page.getByTestId("close-door").click();
   }
 
   /** One missing, one by another name, one that nobody planned. */
@@ -110,7 +162,7 @@ class ScreenshotsTest extends DemoCase {
     page.getByTestId("stop-output").click();
   }
 
-  /** As a grid and as a table, with a number explained, and a spreadsheet before it is taken in. */
+  /** As a grid and as a table, with a number explained. */
   private void addresses() {
     window.go("Addresses");
     page.getByTestId("address-grid").press("ArrowDown");
@@ -120,22 +172,6 @@ class ScreenshotsTest extends DemoCase {
     page.getByTestId("why-number").first().waitFor();
     shoot("why");
     page.keyboard().press("Escape");
-    String sheet =
-        """
-        Name;Pixel (Stk);Gerät;Ausgang;Universum;Kanal;Helligkeit;Bemerkung
-        Tide clock rim;122;K1;5;;;30;
-        Bollards;72 px;K1;7;;;25,0;
-        Winch;66;K1;4;7;100;;new
-        New lantern;50,0;K2;1;;;;spare
-        Coping west;340;K1;99;;;;
-        Anchor;many;K1;10;;;;
-        """;
-    page.getByTestId("sheet-file")
-        .setInputFiles(
-            new FilePayload("my plan.csv", "text/csv", sheet.getBytes(StandardCharsets.UTF_8)));
-    page.getByTestId("sheet-bad").waitFor();
-    shoot("spreadsheet");
-    page.getByTestId("sheet").getByText("Leave it").click();
     page.getByTestId("view-grid").click();
   }
 

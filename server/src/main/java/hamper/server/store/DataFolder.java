@@ -14,7 +14,7 @@ import java.util.stream.Stream;
 /**
  * The folder that keeps everything, taken by one program at a time. Layout: {@code hamper.mv.db} is
  * the database, {@code copies} its daily copies, {@code recovered} what a file was before it was
- * repaired.
+ * repaired, {@code photos} what the crew took, {@code door} what phones trust.
  */
 final class DataFolder implements AutoCloseable {
   static final String COPIES = "copies";
@@ -31,6 +31,8 @@ final class DataFolder implements AutoCloseable {
           DatabaseFile.MARK,
           COPIES,
           "recovered",
+          "photos",
+          "door",
           "demo");
 
   private final Path path;
