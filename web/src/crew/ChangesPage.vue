@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ago } from './waiting'
-import { known, moves, readMoves, there } from './yard'
+import { known, moves, there } from './known'
+import { readMoves } from './yard'
 
 /** What was moved to another port since whoever holds the phone looked last. */
 </script>

@@ -2,7 +2,8 @@
 import { computed, watch } from 'vue'
 import PortRibbon from './PortRibbon.vue'
 import StageBar from './StageBar.vue'
-import { lookAtPage, may, moves, known, pages, reached, there, yard } from './yard'
+import { may, moves, known, pages, reached, there, yard } from './known'
+import { lookAtPage } from './yard'
 import { ago } from './waiting'
 
 /** All that is plugged in at a controller, in the order of its sockets. */

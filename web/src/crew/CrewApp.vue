@@ -2,7 +2,9 @@
 import { computed, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { dark, lit, stopAll, unlit } from './lights'
-import { begin, forgetRefused, known, moves, reached, shut, trouble, waiting, yard } from './yard'
+import { known, moves, reached, shut, trouble, waiting, yard } from './known'
+import { forgetRefused } from './saying'
+import { begin } from './yard'
 
 /** What is always there: where one is, whether the phone is in reach, what it lights. */
 const route = useRoute()

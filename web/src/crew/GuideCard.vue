@@ -3,7 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { light } from './lights'
 import { OutOfReach, reach } from './reach'
 import type { GuideHead, GuideRequest, GuideView } from './types'
-import { may } from './yard'
+import { may } from './known'
 
 /** What is wrong, asked from the plug outwards until the cause is found. */
 const props = defineProps<{ piece: string }>()

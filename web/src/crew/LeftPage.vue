@@ -4,7 +4,7 @@ import StageBar from './StageBar.vue'
 import StringState from './StringState.vue'
 import TickButton from './TickButton.vue'
 import { rank } from './waiting'
-import { known, may, pages, ticking } from './yard'
+import { known, may, pages, ticking } from './known'
 
 /** What is left for tonight, zone by zone; or what is in trouble, the most urgent first. */
 const props = defineProps<{ troubles?: boolean }>()

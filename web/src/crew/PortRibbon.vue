@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { PortRow } from './types'
 import StringState from './StringState.vue'
 import TickButton from './TickButton.vue'
-import { known } from './yard'
+import { known } from './known'
 
 /** A port upright: its wire from the socket down, each leg as long as it is, in wire order. */
 const props = defineProps<{

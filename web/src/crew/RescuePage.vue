@@ -2,7 +2,8 @@
 import { onMounted, ref, shallowRef } from 'vue'
 import { reach } from './reach'
 import type { CrewRescue } from './types'
-import { lookAgain, yard } from './yard'
+import { yard } from './known'
+import { lookAgain } from './yard'
 
 /** What to do where a controller is dead; what changes the plan is asked twice. */
 const props = defineProps<{ id: string }>()

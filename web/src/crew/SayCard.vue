@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { StringAt } from './types'
-import { hasName, may, say, setName } from './yard'
+import { hasName, may, setName } from './known'
+import { say } from './saying'
 
 /** Something is wrong with a string, or different from the plan: in words, with a photo. */
 const props = defineProps<{ string: StringAt }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { STAGES } from './waiting'
-import { ticking, tickStage } from './yard'
+import { ticking, tickStage } from './known'
 
 /** Which stage a tick means on this phone, until another is chosen. */
 const choices = STAGES.slice(1)

@@ -9,7 +9,7 @@ import TickButton from './TickButton.vue'
 import { reach } from './reach'
 import type { StringEvent } from './types'
 import { ago } from './waiting'
-import { known, may, pages, reached, there } from './yard'
+import { known, may, pages, reached, there } from './known'
 
 /** A string: where it hangs, what it is told, how far it is; lit, ticked, told of. */
 const props = defineProps<{ piece: string }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { StringAt } from './types'
 import { ago, titleOf } from './waiting'
-import { moveOf, there } from './yard'
+import { moveOf, there } from './known'
 
 /** Where a string is, in words: its stage, its trouble, whether it was moved. */
 defineProps<{ string: StringAt; short?: boolean }>()

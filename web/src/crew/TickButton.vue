@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue'
 import type { StringAt } from './types'
 import { rank, titleOf } from './waiting'
-import { hasName, may, setName, tick, ticking, waiting } from './yard'
+import { hasName, may, setName, ticking, waiting } from './known'
+import { tick } from './saying'
 
 /** One string's tick: a touch says that it reached the stage, another takes it back. */
 const props = defineProps<{ string: StringAt; print?: string }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { known, pages, yard } from './yard'
+import { known, pages, yard } from './known'
 
 /** The whole yard: each controller with what is left to do there. */
 const counts = computed(() => {

@@ -1,76 +1,12 @@
-import { computed, reactive, ref, shallowReactive, shallowRef } from 'vue'
-import { shrunk } from '../parts/photo'
+import { again, AGAIN, ask, whenBack } from './asking'
 import { keep } from './keep'
-import { name, OutOfReach, reach, Refused } from './reach'
-import type { CrewClaim, CrewPage, CrewYard, Moves, Right, Stage, StringAt } from './types'
-import { claimOf, foreseen, rank, socketOf, STAGES, type Waiting } from './waiting'
+import { clock, moves, now, pages, reached, seen, shut, strings, yard } from './known'
+import { reach } from './reach'
+import { rememberWaiting, send } from './saying'
+import type { CrewPage, CrewYard, Moves, StringAt } from './types'
 
-/** Between two attempts to reach the computer again (ms). */
-const AGAIN = 3_000
-/** So many claims are sent at once. */
-const AT_ONCE = 50
 /** Changes that come close together are looked at once (ms). */
 const GATHER = 120
-
-/** The display as this phone knows it; what it cannot reach it remembers. */
-export const yard = shallowRef<CrewYard>()
-export const strings = shallowRef<StringAt[]>([])
-export const pages = shallowReactive(new Map<string, CrewPage>())
-export const moves = shallowRef<Moves>()
-/** What was said here and is not taken yet, oldest first. */
-export const waiting = ref<Waiting[]>([])
-export const reached = ref(true)
-/** Why nothing can be shown: the key does not open any more, or there is none. */
-export const shut = ref('')
-/** The version that whoever holds the phone has seen. */
-export const seen = ref(0)
-/** What could not be done, in a sentence. */
-export const trouble = ref('')
-/** The clock, for words such as "an hour ago" (ms). */
-export const now = ref(Date.now())
-/** The clock of the computer less that of the phone (ms). */
-const clock = ref(0)
-export const hasName = ref(name.get() !== '')
-
-/** Each string with what waits. */
-export const known = computed(() => {
-  const all = new Map<string, StringAt>()
-  for (const one of strings.value) {
-    all.set(one.piece, foreseen(one, waiting.value))
-  }
-  return all
-})
-export const moveOf = computed(
-  () => new Map(moves.value?.moves.map((one) => [one.piece, one]) ?? []),
-)
-/** Now, by the clock of the computer (ms). */
-export const there = () => now.value + clock.value
-export const may = (right: Right) => yard.value?.may.includes(right) ?? false
-
-/** Asks; keeps what was answered; says whether the phone is out of reach. */
-async function ask<T>(work: () => Promise<T>): Promise<T | undefined> {
-  try {
-    const answer = await work()
-    reached.value = true
-    return answer
-  } catch (error) {
-    if (error instanceof OutOfReach) {
-      reached.value = false
-      again()
-    } else if (error instanceof Refused && error.status === 401) {
-      shut.value = error.message
-    } else {
-      trouble.value = error instanceof Error ? error.message : String(error)
-    }
-    return undefined
-  }
-}
-
-let retry = 0
-function again() {
-  window.clearTimeout(retry)
-  retry = window.setTimeout(() => void lookAgain(), AGAIN)
-}
 
 async function takeYard(answer: CrewYard) {
   clock.value = Date.parse(answer.now) - Date.now()
@@ -82,6 +18,7 @@ async function takeYard(answer: CrewYard) {
 export async function begin() {
   const key = location.hash.slice(1)
   const asked = new URLSearchParams(location.search).get('v')
+  whenBack(() => void lookAgain())
   await remember()
   if (key) {
     // the key does not stay in the address, where others would read it
@@ -114,15 +51,6 @@ async function remember() {
       pages.set(what.slice(5), value as CrewPage)
     }
   }
-}
-
-/** Each under a name of its own, by its display: two tabs, or two displays, lose nothing of each other. */
-const nameOf = (one: Waiting) => `wait:${one.display}:${one.id}`
-async function rememberWaiting() {
-  const all = (await keep.all())
-    .filter(([what]) => what.startsWith(`wait:${yard.value?.id}:`))
-    .map(([, value]) => value as Waiting)
-  waiting.value = all.sort((a, b) => a.at - b.at)
 }
 
 async function enter(key: string) {
@@ -267,160 +195,4 @@ function follow() {
     // whether the key still opens is seen by asking
     void lookAgain()
   })
-}
-
-export type Saying = Omit<Waiting, 'id' | 'display' | 'by' | 'at'>
-
-/** Says something of a string: kept here first, then sent, now or when the phone is back. */
-export async function say(what: Saying, picture?: File) {
-  const one: Waiting = {
-    ...what,
-    id: crypto.randomUUID?.() ?? randomId(),
-    display: yard.value!.id,
-    by: name.get(),
-    at: Date.now(),
-  }
-  if (picture) {
-    one.picture = one.id
-    await keep.set(`picture:${one.id}`, await shrunk(picture))
-  }
-  waiting.value = [...waiting.value, one]
-  await keep.set(nameOf(one), one)
-  await send()
-}
-
-/** Where a page is not secure a browser makes no ids. */
-function randomId(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(16))
-  return [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('')
-}
-
-let sending = false
-async function send() {
-  if (sending || shut.value) {
-    return
-  }
-  sending = true
-  try {
-    for (let some = next(); some.length; some = next()) {
-      const claims: CrewClaim[] = []
-      for (const one of some) {
-        const photo = one.picture && (await sendPicture(one))
-        if (one.picture && !photo) {
-          break
-        }
-        claims.push(claimOf(one, Date.now(), photo || undefined))
-      }
-      if (!claims.length) {
-        if (some[0].refused) {
-          continue
-        }
-        return
-      }
-      const answer = await ask(() => reach.claim({ claims }))
-      if (!answer) {
-        return
-      }
-      await took(answer)
-    }
-  } finally {
-    sending = false
-  }
-}
-const next = () => waiting.value.filter((one) => !one.refused).slice(0, AT_ONCE)
-
-/** @returns the name of it; nothing where it is not there yet, or was refused */
-async function sendPicture(one: Waiting): Promise<string | undefined> {
-  const picture = await keep.get<Blob>(`picture:${one.picture}`)
-  if (!picture) {
-    one.picture = undefined
-    return undefined
-  }
-  try {
-    const { name: photo } = await reach.photo(picture)
-    reached.value = true
-    return photo
-  } catch (error) {
-    if (error instanceof OutOfReach) {
-      reached.value = false
-      again()
-    } else {
-      one.refused = error instanceof Error ? error.message : String(error)
-      await keep.set(nameOf(one), one)
-    }
-    return undefined
-  }
-}
-
-async function took(answer: { id: string; verdict?: string; refused?: string }[]) {
-  const verdicts = new Map(answer.map((one) => [one.id, one]))
-  const left: Waiting[] = []
-  for (const one of waiting.value) {
-    const verdict = verdicts.get(one.id)
-    if (!verdict) {
-      left.push(one)
-    } else if (verdict.refused) {
-      left.push({ ...one, refused: verdict.refused })
-      await keep.set(nameOf(one), left[left.length - 1])
-    } else {
-      if (verdict.verdict === 'OVERTAKEN') {
-        const title = known.value.get(one.piece)?.title ?? one.piece
-        trouble.value = `${title}: somebody said otherwise later than you; it stays as they said.`
-      }
-      await forget(one)
-    }
-  }
-  // what was taken is so before the next look: nothing flickers back
-  strings.value = strings.value.map((one) =>
-    foreseen(
-      one,
-      waiting.value.filter((said) => verdicts.get(said.id)?.verdict === 'TAKEN'),
-    ),
-  )
-  waiting.value = left
-}
-
-async function forget(one: Waiting) {
-  await keep.forget(nameOf(one))
-  if (one.picture) {
-    await keep.forget(`picture:${one.picture}`)
-  }
-}
-
-/** What was refused is put away, once it was read. */
-export async function forgetRefused() {
-  const refused = waiting.value.filter((one) => one.refused)
-  waiting.value = waiting.value.filter((one) => !one.refused)
-  await Promise.all(refused.map(forget))
-}
-
-/** Ticks a string: it reached the stage, or, where it has, it is taken back to the one before. */
-export async function tick(piece: string, stage: Stage, print?: string) {
-  const string = known.value.get(piece)
-  if (!string) {
-    return
-  }
-  const done = rank(string.stage) >= rank(stage)
-  const back = STAGES[Math.max(0, rank(stage) - 1)].stage
-  await say({
-    piece,
-    kind: done ? 'TAKEN_BACK' : 'REACHED',
-    stage: done ? back : stage,
-    socket: socketOf(string.port),
-    print: stage === 'SEEN_RIGHT' && !done ? print : undefined,
-  })
-}
-
-export function setName(said: string) {
-  name.set(said)
-  hasName.value = name.get() !== ''
-}
-
-/** The stage that is ticked on this phone. */
-export const ticking = reactive({
-  stage: (localStorage.getItem('hamper.stage') ?? 'HUNG') as Stage,
-})
-export function tickStage(stage: Stage) {
-  ticking.stage = stage
-  localStorage.setItem('hamper.stage', stage)
 }

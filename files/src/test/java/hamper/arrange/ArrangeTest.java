@@ -65,7 +65,7 @@ class ArrangeTest {
     return off.isEmpty() ? plan : plan.with(new UnpatchPieces(off).change(plan));
   }
 
-  private static Set<String> grave(Plan plan) {
+  static Set<String> grave(Plan plan) {
     return Checks.run(Facts.of(plan)).stream()
         .filter(one -> one.severity() != Severity.HINT)
         // hanging a part of a prop leaves the rest as it was

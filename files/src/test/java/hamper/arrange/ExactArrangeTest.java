@@ -7,9 +7,6 @@ import hamper.address.IpAddress;
 import hamper.address.Protocol;
 import hamper.catalog.Catalog;
 import hamper.catalog.PortKind;
-import hamper.check.Checks;
-import hamper.check.Severity;
-import hamper.check.Subject;
 import hamper.display.Cable;
 import hamper.display.Controller;
 import hamper.display.ControllerSettings;
@@ -36,7 +33,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
@@ -178,21 +174,6 @@ class ExactArrangeTest {
     return sum;
   }
 
-  private static Set<String> grave(Plan plan) {
-    return Checks.run(Facts.of(plan)).stream()
-        .filter(one -> one.severity() != Severity.HINT)
-        // hanging a part of a prop leaves the rest as it was
-        .filter(one -> !one.code().equals("not-patched"))
-        .map(
-            one ->
-                one.code()
-                    + one.severity()
-                    + one.subjects().stream()
-                        .map(Subject::identity)
-                        .collect(Collectors.joining(",")))
-        .collect(Collectors.toSet());
-  }
-
   private static boolean right(Plan plan, Set<String> before, Map<PieceAt, PortRef> at) {
     Map<PortRef, List<String>> byPort = new LinkedHashMap<>();
     at.forEach(
@@ -206,7 +187,7 @@ class ExactArrangeTest {
             byPort.entrySet().stream()
                 .map(one -> new HangPieces.OnOutlet(one.getKey(), one.getValue()))
                 .toList());
-    return before.containsAll(grave(plan.with(edit.change(plan))));
+    return before.containsAll(ArrangeTest.grave(plan.with(edit.change(plan))));
   }
 
   private static void ways(
@@ -237,7 +218,7 @@ class ExactArrangeTest {
       Plan plan = yard(seed);
       Aim aim = Aim.values()[seed % 3];
       List<PieceAt> pieces = pieces(plan);
-      Set<String> before = grave(plan);
+      Set<String> before = ArrangeTest.grave(plan);
       // a piece that is wrong on a port by itself is so in company too
       Map<PieceAt, List<PortRef>> may = new HashMap<>();
       for (PieceAt piece : pieces) {

@@ -1,6 +1,7 @@
 package hamper.server.api;
 
 import hamper.display.Circuit;
+import hamper.display.PieceAt;
 import hamper.pattern.Pattern;
 import hamper.pattern.PatternKind;
 import hamper.send.Target;
@@ -10,6 +11,7 @@ import hamper.server.live.Displays;
 import hamper.server.output.Output;
 import hamper.server.output.OutputState;
 import hamper.server.store.CrewKey;
+import hamper.value.RefusedException;
 import hamper.value.Require;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -90,6 +92,25 @@ class CrewLight {
     return "%s, by phone (%s)".formatted(said.isEmpty() ? "somebody" : said, key.name());
   }
 
+  /** What a phone may switch. */
+  private Circuit circuit(CrewKey key, String piece) {
+    return displays
+        .get(key.display())
+        .look()
+        .facts()
+        .plan()
+        .piece(piece)
+        .map(PieceAt::piece)
+        .filter(Circuit.class::isInstance)
+        .map(Circuit.class::cast)
+        .orElseThrow(
+            () ->
+                new RefusedException(
+                    "piece",
+                    Require.quoted(piece),
+                    "a circuit: what turns and tilts is moved at the computer only"));
+  }
+
   @PutMapping("/light")
   @Operation(
       summary =
@@ -99,6 +120,10 @@ class CrewLight {
       throws InterruptedException {
     CrewKey key = Entrance.of(request);
     String who = who(key);
+    boolean armed = wanted.armed().orElse(false);
+    if (armed) {
+      circuit(key, wanted.piece());
+    }
     Targets what = new Targets(Set.of(new Target.OfPiece(wanted.piece())), Set.of());
     OutputState state =
         output.light(
@@ -111,7 +136,7 @@ class CrewLight {
                 Output.USUAL_CEILING,
                 LASTS,
                 Set.of(),
-                wanted.armed().orElse(false) ? Set.of(wanted.piece()) : Set.of()));
+                armed ? Set.of(wanted.piece()) : Set.of()));
     int pieces =
         state.holders().stream()
             .filter(one -> one.who().equals(who))
@@ -147,19 +172,7 @@ class CrewLight {
   ResponseEntity<Void> hold(@RequestBody CrewHeld held, HttpServletRequest request)
       throws InterruptedException {
     CrewKey key = Entrance.of(request);
-    Circuit circuit =
-        displays.get(key.display()).look().facts().plan().display().props().stream()
-            .flatMap(prop -> prop.pieces().stream())
-            .filter(piece -> piece.id().equals(held.piece()))
-            .filter(Circuit.class::isInstance)
-            .map(Circuit.class::cast)
-            .findFirst()
-            .orElse(null);
-    Require.that(
-        circuit != null,
-        "piece",
-        Require.quoted(held.piece()),
-        "a circuit: what turns and tilts is moved at the computer only");
+    Circuit circuit = circuit(key, held.piece());
     byte[] levels = held.on() ? circuit.safeOn() ? OFF : ON : new byte[0];
     output.hold(held.piece(), levels, who(key));
     return ResponseEntity.noContent().build();

@@ -15,6 +15,8 @@ import java.util.concurrent.SynchronousQueue;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.function.IntSupplier;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationListener;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.stereotype.Component;
@@ -26,6 +28,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
  */
 @Component
 class CrewStreams implements ApplicationListener<ContextClosedEvent> {
+  private static final Logger LOG = LoggerFactory.getLogger(CrewStreams.class);
   private static final int MOST = 60;
 
   /** How often a stream says that it lives, and it is looked whether its key still opens (s). */
@@ -94,7 +97,12 @@ class CrewStreams implements ApplicationListener<ContextClosedEvent> {
   }
 
   private void beat() {
-    letGoWithoutKey();
+    try {
+      letGoWithoutKey();
+    } catch (RuntimeException e) {
+      // a disk that cannot be read now ends no beat: the next one looks again
+      LOG.warn("Keys of the crew were not looked at", e);
+    }
     all.keySet().forEach(follower -> follower.tell(HEARTBEAT));
   }
 

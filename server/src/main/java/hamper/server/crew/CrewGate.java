@@ -4,6 +4,7 @@ import hamper.server.safety.Gate;
 import hamper.server.safety.Origins;
 import hamper.server.safety.Refusal;
 import hamper.server.store.CrewKey;
+import hamper.server.store.StorageFailedException;
 import jakarta.servlet.AsyncContext;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
@@ -86,7 +87,16 @@ final class CrewGate implements Gate {
       return false;
     }
     Optional<String> shown = cookie(request);
-    Optional<CrewKey> key = shown.flatMap(keys::opening);
+    Optional<CrewKey> key;
+    try {
+      key = shown.flatMap(keys::opening);
+    } catch (StorageFailedException e) {
+      Refusal.write(
+          response,
+          HttpStatus.SERVICE_UNAVAILABLE,
+          "Keys cannot be read now: " + e.getMessage() + ". It is tried again with the next look");
+      return false;
+    }
     if (key.isEmpty()) {
       refuse(request, response, shown.isPresent());
       return false;

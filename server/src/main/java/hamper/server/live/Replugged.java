@@ -48,8 +48,8 @@ public class Replugged {
   public Moves since(LiveDisplay live, int version) {
     LiveDisplay.Look now = live.look();
     Plan plan = now.facts().plan();
-    Map<String, String> ports = ports(plan);
-    Map<String, String> later = ports;
+    Map<String, String> sockets = sockets(plan);
+    Map<String, String> later = sockets;
     Map<String, Last> moved = new TreeMap<>();
     List<LogEntry.Head> log = store.log(live.id(), version);
     int steps = 0;
@@ -60,7 +60,7 @@ public class Replugged {
       }
       Restore inverse = store.inverse(live.id(), entry.version());
       plan = plan.with(inverse.change(plan));
-      Map<String, String> earlier = ports(plan);
+      Map<String, String> earlier = sockets(plan);
       differing(earlier, later)
           .forEach(piece -> moved.putIfAbsent(piece, new Last(entry.at(), entry.by())));
       later = earlier;
@@ -69,7 +69,7 @@ public class Replugged {
     List<Move> moves = new ArrayList<>();
     for (Map.Entry<String, Last> one : moved.entrySet()) {
       Optional<String> from = Optional.ofNullable(later.get(one.getKey()));
-      Optional<String> to = Optional.ofNullable(ports.get(one.getKey()));
+      Optional<String> to = Optional.ofNullable(sockets.get(one.getKey()));
       if (!from.equals(to)) {
         moves.add(new Move(one.getKey(), from, to, one.getValue().at(), one.getValue().by()));
       }
@@ -77,16 +77,16 @@ public class Replugged {
     return new Moves(now.version(), steps >= now.version() - version, moves);
   }
 
-  private static Map<String, String> ports(Plan plan) {
-    Map<String, String> ports = new HashMap<>();
+  private static Map<String, String> sockets(Plan plan) {
+    Map<String, String> sockets = new HashMap<>();
     plan.runs()
         .forEach(
             run -> {
               for (HungLeg leg : run.legs()) {
-                ports.put(leg.at().piece().id(), run.written());
+                sockets.put(leg.at().piece().id(), run.written());
               }
             });
-    return ports;
+    return sockets;
   }
 
   private static List<String> differing(Map<String, String> earlier, Map<String, String> later) {
