@@ -434,6 +434,8 @@ export const api = {
       }),
     ),
   tags: (id: string) => answer(client.GET('/api/displays/{id}/paper/tags', of(id))),
+  missing: (id: string, aim: Aim, pieces: string[]) =>
+    answer(client.POST('/api/displays/{id}/arrange/missing', { ...of(id), body: { aim, pieces } })),
   arrange: (id: string, aim: Aim, pieces: string[], signal: AbortSignal) =>
     answer(client.POST('/api/displays/{id}/arrange', { ...of(id), body: { aim, pieces }, signal })),
   units: (id: string) => answer(client.GET('/api/displays/{id}/paper/units', of(id))),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { api } from '../../api/client'
-import type { Aim, ArrangeView, Edit } from '../../api/types'
+import type { Addition, Aim, ArrangeView, Edit } from '../../api/types'
 import { outcome } from '../../parts/previewWords'
 import { counted } from '../../parts/words'
 import { portKey, useDisplay } from '../../state/display'
@@ -155,6 +155,21 @@ const bound = computed(() => {
     : ''
   return `${another}${counted(cost.outlets, 'port')}; no way takes under ${cost.least.outlets}.`
 })
+/** What would make the rest fit, once somebody asked. */
+const additions = shallowRef<Addition[]>()
+const asked = ref(false)
+async function lookForMissing() {
+  asked.value = true
+  const answer = await display.attempt(() =>
+    api.missing(display.view!.id, chosen.value, [
+      ...hung.value.map((one) => one.piece),
+      ...shown.value!.proposal.left.map((one) => one.piece),
+    ]),
+  )
+  additions.value = answer?.additions
+  asked.value = false
+}
+watch([shown, chosen], () => (additions.value = undefined))
 const metres = (view: ArrangeView) => Math.round(view.proposal.cost.metres).toLocaleString('en')
 </script>
 
@@ -220,6 +235,28 @@ const metres = (view: ArrangeView) => Math.round(view.proposal.cost.metres).toLo
           ▲ <strong>{{ one.title }}</strong> has no place: {{ one.because }}
         </li>
       </ul>
+      <div v-if="shown.proposal.left.length" class="missing" data-test="missing">
+        <button
+          v-if="!additions"
+          type="button"
+          class="to"
+          :disabled="asked"
+          data-test="look-missing"
+          @click="lookForMissing"
+        >
+          {{ asked ? 'trying changes …' : 'What would make the rest fit?' }}
+        </button>
+        <p v-else-if="!additions.length">
+          No other mode and no one more controller makes more fit; see what is in the way of each.
+        </p>
+        <p v-for="one in additions" :key="one.told">
+          {{ one.told }}: {{ counted(one.fit, 'piece') }} more
+          {{ one.left ? `, ${one.left} still left` : ', and all fits' }}
+          <button type="button" class="to" data-test="make-missing" @click="display.edit(one.edit)">
+            do it
+          </button>
+        </p>
+      </div>
       <div v-if="patching.preview && edit" class="would quiet">
         <span v-for="line in outcome(patching.preview).slice(0, 4)" :key="line">{{ line }}</span>
       </div>

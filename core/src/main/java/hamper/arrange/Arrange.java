@@ -91,6 +91,11 @@ public final class Arrange {
     return all.stream().min(better).get();
   }
 
+  /** The same by the weights of the aim alone: what many changes are tried with. */
+  static Proposal once(Facts facts, Set<String> wanted, Aim aim) {
+    return new Arrange(facts, wanted, aim, aim).proposal();
+  }
+
   /** Everything that hangs nowhere. */
   public static Set<String> loose(Plan plan) {
     return plan.display().props().stream()

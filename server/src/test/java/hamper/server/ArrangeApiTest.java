@@ -37,4 +37,19 @@ class ArrangeApiTest extends ApiCase {
     assertThat(unknown.status()).isEqualTo(422);
     assertThat(unknown.text()).contains("nobody").contains("no piece of this display");
   }
+
+  @Test
+  void whatWouldMakeMoreFitIsTriedAndDone() {
+    Answer missing =
+        server.post(path("/arrange/missing"), "{\"aim\": \"EASIEST\", \"pieces\": []}");
+    assertThat(missing.status()).as(missing.text()).isEqualTo(200);
+    var one = missing.body().at("/additions/0");
+    assertThat(one.get("fit").asInt()).isPositive();
+    String edit =
+        "{\"version\": %d, \"edit\": %s}"
+            .formatted(missing.body().get("version").asInt(), one.get("edit"));
+    assertThat(server.post(path("/edits"), edit).status()).isEqualTo(200);
+    Answer again = server.post(path("/arrange"), "{\"aim\": \"EASIEST\", \"pieces\": []}");
+    assertThat(again.body().at("/proposal/left").size()).isEqualTo(one.get("left").asInt());
+  }
 }

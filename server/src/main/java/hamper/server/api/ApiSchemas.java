@@ -78,6 +78,7 @@ class ApiSchemas implements OpenApiCustomizer {
           TakingController.DeviceView.class,
           TakingController.TakeRequest.class,
           RescueController.RescueView.class,
+          ArrangeController.MissingView.class,
           CrewViews.CrewYard.class,
           CrewViews.CrewStrings.class,
           CrewViews.CrewPage.class,

@@ -2,6 +2,7 @@ package hamper.server.cli;
 
 import hamper.arrange.Aim;
 import hamper.arrange.Arrange;
+import hamper.arrange.Missing;
 import hamper.arrange.Proposal;
 import hamper.display.Plan;
 import hamper.facts.Facts;
@@ -25,6 +26,9 @@ import picocli.CommandLine.Spec;
         "Hang what hangs nowhere, and say where and why. Exit code 1 where something is left, 2 on"
             + " unusable input.")
 public final class ArrangeCommand implements Callable<Integer> {
+  /** Of more pieces it is not tried what would make them fit. */
+  private static final int MOST = 500;
+
   @Mixin private InputFile input;
 
   @Option(
@@ -51,6 +55,14 @@ public final class ArrangeCommand implements Callable<Integer> {
         .hung()
         .forEach(one -> told.printf("%s on %s: %s%n", one.title(), one.written(), one.because()));
     proposal.left().forEach(one -> told.printf("left: %s. %s%n", one.title(), one.because()));
+    if (!proposal.left().isEmpty() && proposal.left().size() + proposal.hung().size() <= MOST) {
+      Missing.of(facts, Arrange.loose(plan), aim)
+          .forEach(
+              one ->
+                  told.printf(
+                      "missing: %s, and %d more fit, %d do not%n",
+                      one.told(), one.fit(), one.left()));
+    }
     told.printf(
         Locale.ROOT,
         "%d of %d pieces, on %d controllers, about %.0f m of cable between zones%n",
