@@ -90,7 +90,9 @@ public record Least(int controllers, int another, int outlets, double metres) {
     List<Double> left = new ArrayList<>();
     double wanted = amps;
     for (Board board : layout.boards(PortKind.PIXEL)) {
-      double there = Math.max(0, layout.amps(board.controller()));
+      double amount = layout.amps(board.controller());
+      // what gives too much already is told already: more on it would bring nothing new
+      double there = amount < 0 ? Double.MAX_VALUE : amount;
       if (all || !layout.isUsed(board.controller().id())) {
         left.add(there);
       } else {

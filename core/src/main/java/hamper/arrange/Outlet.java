@@ -171,7 +171,8 @@ final class Outlet {
   /** Places that still go on it if each draws at least so much (A) at full brightness. */
   int places(PixelType type, double ampsAPlace) {
     int room = room(type);
-    if (fuse.isEmpty() || fed || ampsAPlace <= 0) {
+    boolean overAlready = fuse.isPresent() && fullAmps > fuse.get();
+    if (fuse.isEmpty() || fed || overAlready || ampsAPlace <= 0) {
       return room;
     }
     return Math.min(room, (int) Math.floor((fuse.get() - fullAmps) / ampsAPlace + 1e-6));
