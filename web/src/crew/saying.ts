@@ -100,6 +100,10 @@ async function sendPicture(one: Waiting): Promise<string | undefined> {
   }
 }
 
+let taken = 0
+/** How often something that was said here was taken: an older answer does not have it yet. */
+export const takenSoFar = () => taken
+
 async function took(answer: { id: string; verdict?: string; refused?: string }[]) {
   const verdicts = new Map(answer.map((one) => [one.id, one]))
   const left: Waiting[] = []
@@ -118,6 +122,7 @@ async function took(answer: { id: string; verdict?: string; refused?: string }[]
       await forget(one)
     }
   }
+  taken++
   // what was taken is so before the next look: nothing flickers back
   strings.value = strings.value.map((one) =>
     foreseen(

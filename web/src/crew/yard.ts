@@ -2,7 +2,7 @@ import { again, AGAIN, ask, whenBack } from './asking'
 import { keep } from './keep'
 import { clock, moves, now, pages, reached, seen, shut, strings, yard } from './known'
 import { reach } from './reach'
-import { rememberWaiting, send } from './saying'
+import { rememberWaiting, send, takenSoFar } from './saying'
 import type { CrewPage, CrewYard, Moves, StringAt } from './types'
 
 /** Changes that come close together are looked at once (ms). */
@@ -114,12 +114,25 @@ async function lookOnce() {
 let asked = 0
 async function lookAtStrings() {
   const mine = ++asked
+  const before = takenSoFar()
   const answer = await ask(reach.strings)
   // of two answers the one that was asked for later counts
-  if (answer && mine === asked) {
-    strings.value = answer.strings
-    await keep.set('strings', answer.strings)
+  if (!answer || mine !== asked) {
+    return
   }
+  if (before !== takenSoFar()) {
+    stringsChanged()
+    return
+  }
+  strings.value = answer.strings
+  await keep.set('strings', answer.strings)
+}
+
+let changed = 0
+/** More is known of strings: looked at once for all that comes close together. */
+function stringsChanged() {
+  window.clearTimeout(changed)
+  changed = window.setTimeout(() => void lookAtStrings(), GATHER)
 }
 
 async function lookAtMoves() {
@@ -186,7 +199,7 @@ function follow() {
     window.clearTimeout(gathered)
     gathered = window.setTimeout(() => void lookAgain(), GATHER)
   })
-  events.addEventListener('strings', () => void lookAtStrings())
+  events.addEventListener('strings', stringsChanged)
   events.addEventListener('error', () => {
     if (events.readyState === EventSource.CLOSED) {
       window.clearTimeout(silence)

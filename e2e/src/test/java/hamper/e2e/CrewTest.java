@@ -97,6 +97,7 @@ class CrewTest {
   @AfterEach
   void close() throws IOException {
     hosts.cable(true);
+    planner.evaluate("() => fetch('/api/door', { method: 'DELETE' })");
     planner.context().close();
     for (Browser phones : new Browser[] {inYard, atGate}) {
       if (phones != null) {

@@ -72,7 +72,7 @@ class CommandLineTest {
     Ran ran = run("arrange", DEMO, "--out", out.toString());
     assertThat(ran.code()).as("some are left").isEqualTo(1);
     assertThat(ran.out())
-        .contains("Weather vane on K2-5: in the same zone, Boathouse")
+        .contains("Weather vane on K2-1: in the same zone, Boathouse")
         .contains("left: Cargo net. ")
         .contains("5 of 10 pieces, on 4 controllers");
     assertThat(run("check", out.toString()).out()).endsWith("3 faults, 7 risks, 2 hints\n");
