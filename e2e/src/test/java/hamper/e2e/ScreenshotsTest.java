@@ -69,7 +69,7 @@ class ScreenshotsTest extends DemoCase {
     page.locator("[data-tray]").getByTestId("arrange").click();
     page.getByTestId("bound").waitFor();
     page.waitForTimeout(3_000);
-    page.getByTestId("arrange-panel").locator(".to").last().click();
+    page.locator("[data-hung] .to").last().click();
     shoot("arrange");
     page.getByText("Leave it").click();
     under("K9-P1", "k9|PANEL|1");
