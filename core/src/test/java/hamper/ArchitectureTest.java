@@ -73,7 +73,8 @@ class ArchitectureTest {
           .layer("arrange")
           .definedBy("hamper.arrange..")
           .whereLayer("arrange")
-          .mayOnlyAccessLayers("address", "catalog", "display", "edit", "facts", "check", "load")
+          .mayOnlyAccessLayers(
+              "value", "address", "catalog", "display", "edit", "facts", "check", "load")
           .layer("progress")
           .definedBy("hamper.progress..")
           .whereLayer("progress")
