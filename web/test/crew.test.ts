@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import type { StringAt } from '../src/crew/types'
 import { ago, claimOf, foreseen, rank, socketOf, STAGES, type Waiting } from '../src/crew/waiting'
 
-const STRING: StringAt = {
+const RIDGE: StringAt = {
   piece: 'a',
   title: 'Ridge left',
   zone: 'Boathouse',
@@ -26,32 +26,32 @@ const said = (what: Partial<Waiting>): Waiting => ({
 describe('what waits on a phone', () => {
   test('is shown as if it were taken', () => {
     const up = said({ stage: 'POWERED' })
-    const now = foreseen(STRING, [up])
+    const now = foreseen(RIDGE, [up])
     expect([now.stage, now.by, now.since]).toEqual(['POWERED', 'Ada', '1970-01-01T00:16:40.000Z'])
-    expect(foreseen(STRING, [up, said({ kind: 'TAKEN_BACK', stage: 'TESTED' })]).stage).toBe(
+    expect(foreseen(RIDGE, [up, said({ kind: 'TAKEN_BACK', stage: 'TESTED' })]).stage).toBe(
       'TESTED',
     )
   })
   test('never lowers by a tick, and never raises by taking back', () => {
-    expect(foreseen(STRING, [said({ stage: 'TESTED' })])).toBe(STRING)
-    expect(foreseen(STRING, [said({ kind: 'TAKEN_BACK', stage: 'POWERED' })])).toBe(STRING)
+    expect(foreseen(RIDGE, [said({ stage: 'TESTED' })])).toBe(RIDGE)
+    expect(foreseen(RIDGE, [said({ kind: 'TAKEN_BACK', stage: 'POWERED' })])).toBe(RIDGE)
   })
   test('of another string, or refused, changes nothing', () => {
-    expect(foreseen(STRING, [said({ piece: 'b', stage: 'POWERED' })])).toBe(STRING)
-    expect(foreseen(STRING, [said({ stage: 'POWERED', refused: 'no' })])).toBe(STRING)
+    expect(foreseen(RIDGE, [said({ piece: 'b', stage: 'POWERED' })])).toBe(RIDGE)
+    expect(foreseen(RIDGE, [said({ stage: 'POWERED', refused: 'no' })])).toBe(RIDGE)
   })
   test('trouble comes, and is over', () => {
     const dark = said({ kind: 'TROUBLE', text: 'dark', urgency: 'TONIGHT' })
-    expect(foreseen(STRING, [dark]).trouble).toEqual({
+    expect(foreseen(RIDGE, [dark]).trouble).toEqual({
       reason: 'dark',
       urgency: 'TONIGHT',
       owner: '',
     })
-    expect(foreseen(STRING, [dark, said({ kind: 'SETTLED' })]).trouble).toBeUndefined()
-    expect(foreseen(STRING, [said({ kind: 'NOTED', text: 'behind' })]).note?.text).toBe('behind')
+    expect(foreseen(RIDGE, [dark, said({ kind: 'SETTLED' })]).trouble).toBeUndefined()
+    expect(foreseen(RIDGE, [said({ kind: 'NOTED', text: 'behind' })]).note?.text).toBe('behind')
   })
   test('is sent with how long ago, whatever the clock of the phone says', () => {
-    const one = said({ stage: 'HUNG', socket: socketOf(STRING.port) })
+    const one = said({ stage: 'HUNG', socket: socketOf(RIDGE.port) })
     expect(claimOf(one, 1_090_400)).toMatchObject({
       millisAgo: 90_400,
       kind: 'REACHED',

@@ -149,17 +149,17 @@ export async function forgetRefused() {
 
 /** Ticks a string: it reached the stage, or, where it has, it is taken back to the one before. */
 export async function tick(piece: string, stage: Stage, print?: string) {
-  const string = known.value.get(piece)
-  if (!string) {
+  const now = known.value.get(piece)
+  if (!now) {
     return
   }
-  const done = rank(string.stage) >= rank(stage)
+  const done = rank(now.stage) >= rank(stage)
   const back = STAGES[Math.max(0, rank(stage) - 1)].stage
   await say({
     piece,
     kind: done ? 'TAKEN_BACK' : 'REACHED',
     stage: done ? back : stage,
-    socket: socketOf(string.port),
+    socket: socketOf(now.port),
     print: stage === 'SEEN_RIGHT' && !done ? print : undefined,
   })
 }

@@ -152,7 +152,7 @@ class ExactArrangeTest {
     double sum = 0;
     Map<PortRef, PieceAt> ends = new HashMap<>();
     Set<String> used = new HashSet<>();
-    Map<String, PortRef> last = new HashMap<>();
+    Map<Prop, PortRef> last = new HashMap<>();
     for (PieceAt piece : pieces) {
       PortRef port = at.get(piece);
       if (port == null) {
@@ -162,7 +162,7 @@ class ExactArrangeTest {
       sum += metres(plan, port, piece, ends) * aim.metre();
       sum += ends.containsKey(port) ? aim.shared() : 0;
       sum += used.add(port.controller()) ? aim.another() : 0;
-      PortRef before = last.put(piece.prop().id(), port);
+      PortRef before = last.put(piece.prop(), port);
       if (before != null && !before.controller().equals(port.controller())) {
         sum += aim.split();
       } else if (before != null) {

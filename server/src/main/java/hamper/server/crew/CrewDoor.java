@@ -191,7 +191,7 @@ public final class CrewDoor {
     } catch (IOException e) {
       throw new RefusedException(
           "port",
-          Integer.toString(port),
+          "%d".formatted(port),
           "one that is free at " + address.getHostAddress() + "; choose another");
     }
   }

@@ -73,8 +73,8 @@ public class StringProgress {
     pieces.forEach(piece -> existing(known, piece));
     pieces.forEach(
         piece -> {
-          Progress.StringAt string = known.get(piece);
-          hangs(string.title(), string.port().isPresent(), stage);
+          Progress.StringAt now = known.get(piece);
+          hangs(now.title(), now.port().isPresent(), stage);
         });
     if (stage == Stage.SEEN_RIGHT) {
       see(display, facts, pieces, by);
