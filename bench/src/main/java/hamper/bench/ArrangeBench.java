@@ -2,6 +2,7 @@ package hamper.bench;
 
 import hamper.arrange.Aim;
 import hamper.arrange.Arrange;
+import hamper.arrange.Asked;
 import hamper.arrange.Proposal;
 import hamper.display.Plan;
 import hamper.edit.UnpatchPieces;
@@ -56,6 +57,6 @@ public class ArrangeBench {
 
   @Benchmark
   public Proposal fromNothing() {
-    return Arrange.of(facts, loose, aim);
+    return Arrange.of(facts, Asked.of(loose, aim));
   }
 }

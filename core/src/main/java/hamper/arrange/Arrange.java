@@ -1,84 +1,145 @@
 package hamper.arrange;
 
-import hamper.arrange.Culprits.Off;
-import hamper.arrange.Proposal.Cost;
-import hamper.arrange.Proposal.Hung;
-import hamper.arrange.Proposal.Left;
-import hamper.catalog.PortKind;
-import hamper.check.Finding;
 import hamper.display.Piece;
-import hamper.display.PieceAt;
 import hamper.display.Plan;
-import hamper.display.PortRef;
-import hamper.display.Prop;
+import hamper.edit.UnpatchPieces;
 import hamper.facts.Facts;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
- * Finds places for pieces that hang nowhere. A few on few ports: the best way of all. Else prop by
- * prop, each piece where it costs least, then moved to where it costs less as long as any does;
- * what comes out is checked as a plan is checked, and whatever would bring a fault or a risk that
- * was not there is tried elsewhere, and in the end left. The same plan has the same answer always.
+ * Finds places for pieces. What comes out is checked as a plan is checked, and brings no fault or
+ * risk that was not there. The same plan has the same answer always.
  */
 public final class Arrange {
-  /** Times that all pieces are looked at again for a better place. */
-  private static final int PASSES = 3;
-
-  /** Of more pieces than these once. */
-  private static final int MANY = 5_000;
-
   /** Of more than these the fewest controllers are looked for near the pieces only. */
   private static final int SEVERAL = 1_000;
 
-  /** Times that pieces with which something is wrong are tried elsewhere. */
-  private static final int ROUNDS = 40;
+  /** Most pieces that hang and may move at once. */
+  public static final int MOST_MOVING = 10_000;
 
   private final Facts facts;
-  private final Plan plan;
-  private final Aim aim;
-  private final List<PieceAt> pieces;
-  private final Yardstick measured;
-  private final Layout layout;
-  private final Trouble trouble;
-  private final Lessons lessons = new Lessons();
-  private final Culprits culprits;
+  private final Asked asked;
+  private final Progress progress;
 
-  /**
-   * @param weights by which it is searched
-   */
-  private Arrange(Facts facts, Set<String> wanted, Aim aim, Aim weights) {
+  private Arrange(Facts facts, Asked asked, Progress progress) {
     this.facts = facts;
-    this.aim = aim;
-    plan = facts.plan();
-    pieces = inOrder(wanted);
-    measured = new Yardstick(plan);
-    layout = new Layout(facts, weights, measured);
-    trouble = new Trouble(facts);
-    culprits = new Culprits(plan);
+    this.asked = asked;
+    this.progress = progress;
+  }
+
+  /** With nobody who waits. */
+  public static Proposal of(Facts facts, Asked asked) {
+    return of(facts, asked, Progress.NONE);
   }
 
   /**
-   * @param wanted ids of pieces; those that hang already stay where they are
+   * @param progress is told how far it is
    */
-  public static Proposal of(Facts facts, Set<String> wanted, Aim aim) {
+  public static Proposal of(Facts facts, Asked asked, Progress progress) {
+    return new Arrange(facts, asked, progress).proposal();
+  }
+
+  /** The same by the weights of the aim alone, without moving: what many changes are tried with. */
+  static Proposal once(Facts facts, Set<String> wanted, Aim aim) {
+    Asked asked = Asked.of(loose(facts.plan(), wanted::contains), aim);
+    return new Search(new Ground(facts, facts, asked.pieces()), asked, aim, Progress.NONE)
+        .proposal();
+  }
+
+  /** Everything that hangs nowhere. */
+  public static Set<String> loose(Plan plan) {
+    return loose(plan, piece -> true);
+  }
+
+  private static Set<String> loose(Plan plan, Predicate<String> wanted) {
+    return plan.display().props().stream()
+        .flatMap(prop -> prop.pieces().stream())
+        .map(Piece::id)
+        .filter(id -> wanted.test(id) && plan.leg(id).isEmpty())
+        .collect(Collectors.toSet());
+  }
+
+  /** What some pieces cost as they hang, by the same reckoning as a proposal. */
+  public static Cost asItHangs(Facts facts, Set<String> pieces, Aim aim) {
+    Plan plan = facts.plan();
+    List<String> hanging =
+        pieces.stream().filter(piece -> plan.leg(piece).isPresent()).sorted().toList();
+    Ground ground = new Ground(facts, without(facts, hanging), Set.copyOf(hanging));
+    Layout layout = ground.replayed(plan, ground.pieces(), aim.weights());
+    return ground.cost(layout, aim.weights(), facts);
+  }
+
+  private static Facts without(Facts facts, List<String> pieces) {
+    Facts bare = facts;
+    for (int from = 0; from < pieces.size(); from += MOST_MOVING) {
+      List<String> some = pieces.subList(from, Math.min(pieces.size(), from + MOST_MOVING));
+      bare = bare.with(bare.plan().with(new UnpatchPieces(some).change(bare.plan())));
+    }
+    return bare;
+  }
+
+  private Proposal proposal() {
+    Plan plan = facts.plan();
+    Set<String> loose = loose(plan, asked.pieces()::contains);
+    Proposal kept = best(new Ground(facts, facts, loose));
+    Set<String> movable = asked.move() ? Movable.of(plan, asked.pieces(), asked.given()) : Set.of();
+    if (movable.isEmpty() || movable.size() > MOST_MOVING || kept.stopped()) {
+      return kept;
+    }
+    Set<String> all = new HashSet<>(loose);
+    all.addAll(movable);
+    Facts bare = without(facts, movable.stream().sorted().toList());
+    Ground ground = new Ground(facts, bare, all);
+    Proposal best = kept;
+    List<Ground> ways = new ArrayList<>(List.of(ground));
+    if (all.size() <= SEVERAL) {
+      ways.add(Ground.anew(facts, bare, all));
+    }
+    for (Ground way : ways) {
+      Proposal moved = best.stopped() ? best : best(way);
+      best = isBetter(moved, best, movable, ground) ? moved : best;
+    }
+    return best;
+  }
+
+  /** Whether it is worth it that something moves; nothing that hangs may be left over. */
+  private boolean isBetter(Proposal moved, Proposal kept, Set<String> movable, Ground ground) {
+    if (moved.left().stream().anyMatch(one -> movable.contains(one.piece()))) {
+      return false;
+    }
+    return moved.left().size() < kept.left().size()
+        || moved.left().size() == kept.left().size()
+            && weighed(ground, moved) < weighed(ground, kept);
+  }
+
+  private double weighed(Ground ground, Proposal one) {
+    Plan plan = facts.plan();
+    Plan after = one.edit().map(edit -> plan.with(edit.change(plan))).orElse(plan);
+    Weights weights = asked.weights(asked.aim());
+    double moves = one.hung().stream().filter(hung -> hung.from().isPresent()).count();
+    return Tally.of(ground.replayed(after, ground.pieces(), weights), weights).weighed()
+        + moves * weights.move();
+  }
+
+  /** The best by the weights of the aim, and by those of others where they may help. */
+  private Proposal best(Ground ground) {
+    Aim aim = asked.aim();
     List<Proposal> all = new ArrayList<>();
-    boolean near = aim == Aim.FEWEST && wanted.size() > SEVERAL;
-    all.add(new Arrange(facts, wanted, aim, near ? Aim.EASIEST : aim).proposal());
+    boolean near = aim == Aim.FEWEST && ground.pieces().size() > SEVERAL;
+    all.add(new Search(ground, asked, near ? Aim.EASIEST : aim, progress).proposal());
     for (Aim other : Aim.values()) {
       // by other weights more may fit; and what stays near needs fewer controllers where the
       // voltage falls on the way; of many pieces only that is looked at
       boolean helps =
           !all.get(0).left().isEmpty() || aim == Aim.FEWEST && !near && other == Aim.EASIEST;
-      if (other != aim && helps) {
-        all.add(new Arrange(facts, wanted, aim, other).proposal());
+      if (other != aim && helps && !all.get(all.size() - 1).stopped()) {
+        all.add(new Search(ground, asked, other, progress).proposal());
       }
     }
     Comparator<Proposal> better = Comparator.comparingInt(one -> one.left().size());
@@ -88,204 +149,6 @@ public final class Arrange {
               .thenComparingInt(one -> one.cost().another())
               .thenComparingInt(one -> one.cost().outlets());
     }
-    return all.stream().min(better).get();
-  }
-
-  /** The same by the weights of the aim alone: what many changes are tried with. */
-  static Proposal once(Facts facts, Set<String> wanted, Aim aim) {
-    return new Arrange(facts, wanted, aim, aim).proposal();
-  }
-
-  /** Everything that hangs nowhere. */
-  public static Set<String> loose(Plan plan) {
-    return plan.display().props().stream()
-        .flatMap(prop -> prop.pieces().stream())
-        .map(Piece::id)
-        .filter(id -> plan.leg(id).isEmpty())
-        .collect(Collectors.toSet());
-  }
-
-  /** Large props first, since they need most ports in a row; within a prop as it has them. */
-  private List<PieceAt> inOrder(Set<String> wanted) {
-    List<Prop> props = new ArrayList<>(plan.display().props());
-    props.sort(Comparator.comparingInt((Prop prop) -> -prop.pieces().size()));
-    return props.stream()
-        .flatMap(prop -> prop.pieces().stream())
-        .map(Piece::id)
-        .filter(wanted::contains)
-        .filter(id -> plan.leg(id).isEmpty())
-        .map(plan::existingPiece)
-        .toList();
-  }
-
-  private Proposal proposal() {
-    if (!Exact.hang(layout, pieces, trouble)) {
-      pieces.forEach(this::hang);
-      improve();
-      settle();
-    }
-    return told();
-  }
-
-  private void hang(PieceAt at) {
-    layout.best(at, lessons).ifPresent(outlet -> layout.hang(at, outlet));
-  }
-
-  /** Takes each piece that hangs last on its port off, and hangs it where it costs less. */
-  private void improve() {
-    boolean better = true;
-    int passes = pieces.size() > MANY ? 1 : PASSES;
-    for (int pass = 0; pass < passes && better; pass++) {
-      better = false;
-      for (PieceAt at : pieces) {
-        Optional<Placed> there = layout.of(at.piece().id());
-        if (there.isPresent() && there.get().outlet().endsWith(at.piece().id())) {
-          better |= improved(there.get());
-        }
-      }
-    }
-  }
-
-  private boolean improved(Placed one) {
-    layout.takeOff(one);
-    double was = layout.cost(one.at(), one.outlet());
-    Outlet now = layout.best(one.at(), lessons).orElse(one.outlet());
-    boolean moves = now != one.outlet() && layout.cost(one.at(), now) < was;
-    layout.hang(one.at(), moves ? now : one.outlet());
-    return moves;
-  }
-
-  /**
-   * Tries what the checks have something against elsewhere, all of it at once, until nothing is.
-   */
-  private void settle() {
-    List<Finding> wrong = trouble.with(layout.placed());
-    for (int round = 0; !wrong.isEmpty(); round++) {
-      List<Off> off = culprits.of(wrong, layout);
-      if (off.isEmpty()) {
-        off = List.of(firstBad(wrong));
-      }
-      Set<String> again = new HashSet<>();
-      for (Off one : off) {
-        if (round >= ROUNDS) {
-          lessons.giveUp(one.placed().piece());
-        }
-        if (one.tooMuch()) {
-          lessons.tooMuch(one.placed(), one.why());
-        } else {
-          lessons.wrong(one.placed(), one.why());
-        }
-      }
-      // those behind it on the wire come off with it
-      for (Off one : off) {
-        for (String piece : one.placed().outlet().backTo(one.placed().piece())) {
-          layout.of(piece).ifPresent(layout::takeOff);
-          again.add(piece);
-        }
-      }
-      pieces.stream().filter(at -> again.contains(at.piece().id())).forEach(this::hang);
-      wrong = trouble.with(layout.placed());
-    }
-  }
-
-  /** The first in the order of hanging with which anything is wrong, found by halves. */
-  private Off firstBad(List<Finding> all) {
-    List<Placed> hung = List.copyOf(layout.placed());
-    int good = 0;
-    int bad = hung.size();
-    List<Finding> wrong = all;
-    while (bad - good > 1) {
-      int middle = (good + bad) / 2;
-      List<Finding> there = trouble.with(hung.subList(0, middle));
-      if (there.isEmpty()) {
-        good = middle;
-      } else {
-        bad = middle;
-        wrong = there;
-      }
-    }
-    return new Off(hung.get(bad - 1), wrong.get(0).message(), false);
-  }
-
-  private Proposal told() {
-    List<Hung> hung = new ArrayList<>();
-    List<Left> left = new ArrayList<>();
-    Map<String, Integer> byProp = new HashMap<>();
-    for (Placed one : layout.placed()) {
-      PieceAt at = one.at();
-      int earlier = byProp.merge(at.prop().id(), 1, Integer::sum) - 1;
-      PortRef port = one.outlet().ref();
-      hung.add(
-          new Hung(at.piece().id(), at.title(), port, plan.written(port), because(one, earlier)));
-    }
-    for (PieceAt at : pieces) {
-      if (layout.of(at.piece().id()).isEmpty()) {
-        left.add(new Left(at.piece().id(), at.title(), whyNot(at)));
-      }
-    }
-    return new Proposal(aim, hung, left, costs());
-  }
-
-  private String because(Placed one, int before) {
-    List<String> why = new ArrayList<>();
-    if (before > 0) {
-      why.add("beside the rest of " + one.at().prop().name());
-    }
-    String zone = plan.zoneName(one.at().prop().zone());
-    Optional<Double> metres = one.metres();
-    if (metres.isPresent()) {
-      why.add(
-          metres.get() == 0
-              ? "in the same zone, " + zone
-              : "about %.0f m of cable to %s".formatted(metres.get(), zone));
-    } else {
-      why.add("how far it is nobody said");
-    }
-    if (one.outlet().ref().kind() == PortKind.PIXEL) {
-      why.add("room for %d more pixels".formatted(one.outlet().room(one.at().pixels())));
-    }
-    return String.join("; ", why);
-  }
-
-  /** What is in the way of a piece: what the checks said, or what the nearest ports have. */
-  private String whyNot(PieceAt at) {
-    String said = lessons.whyNot(at.piece().id());
-    if (!said.isEmpty()) {
-      return said;
-    }
-    return layout.boards(at.piece().portKind()).stream()
-        .flatMap(board -> board.outlets().stream())
-        .sorted(
-            Comparator.comparingDouble(outlet -> measured.taken(outlet.end(), at.prop().zone())))
-        .flatMap(
-            outlet ->
-                outlet.against(at).map(why -> plan.written(outlet.ref()) + ": " + why).stream())
-        .findFirst()
-        .orElse("no controller has a port of its kind");
-  }
-
-  private Cost costs() {
-    Set<String> controllers = new HashSet<>();
-    Set<String> another = new HashSet<>();
-    Set<PortRef> refs = new HashSet<>();
-    Map<String, Set<String>> byProp = new HashMap<>();
-    double metres = 0;
-    for (Placed one : layout.placed()) {
-      String controller = one.outlet().controller().id();
-      controllers.add(controller);
-      if (layout.isNew(one.outlet().controller())) {
-        another.add(controller);
-      }
-      refs.add(one.outlet().ref());
-      metres += one.metres().orElse(0.0);
-      byProp.computeIfAbsent(one.at().prop().id(), id -> new HashSet<>()).add(controller);
-    }
-    int split = (int) byProp.values().stream().filter(on -> on.size() > 1).count();
-    Least least =
-        Least.of(
-            layout.placed().stream().map(Placed::at).toList(),
-            new Layout(facts, aim, measured),
-            measured);
-    return new Cost(controllers.size(), another.size(), refs.size(), metres, split, least);
+    return all.stream().min(better).orElseThrow();
   }
 }

@@ -43,7 +43,8 @@ final class Culprits {
     Map<String, Off> off = new LinkedHashMap<>();
     Map<String, String> full = new LinkedHashMap<>();
     for (Finding finding : wrong) {
-      Optional<Placed> piece = pieceOf(finding, layout, byPort);
+      Optional<Placed> piece =
+          pieceOf(finding, layout, byPort).map(one -> lastWhereFed(one, byPort));
       if (piece.isPresent()) {
         off.putIfAbsent(piece.get().piece(), new Off(piece.get(), finding.message(), false));
       } else {
@@ -77,6 +78,12 @@ final class Culprits {
                 .flatMap(subject -> subject.port().stream())
                 .flatMap(port -> byPort.getOrDefault(port, List.of()).stream())
                 .reduce((first, second) -> second));
+  }
+
+  /** Where supplies meet on a wire, whatever was hung last brought it. */
+  private static Placed lastWhereFed(Placed one, Map<PortRef, List<Placed>> byPort) {
+    List<Placed> wire = byPort.get(one.outlet().ref());
+    return one.outlet().isFed() ? wire.get(wire.size() - 1) : one;
   }
 
   private Set<String> controllersOf(Finding finding) {

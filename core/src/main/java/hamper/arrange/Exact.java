@@ -157,6 +157,9 @@ final class Exact {
       for (Outlet outlet : board.outlets()) {
         // of strings the checks say what does not go; two of anything else cannot share a port
         if (piece.piece() instanceof PixelString || outlet.against(piece).isEmpty()) {
+          if (outlet.spot(piece).isEmpty()) {
+            continue;
+          }
           Placed placed = layout.hang(piece, outlet);
           at[index] = outlet;
           collect(index + 1, sum + placed.cost(), at);

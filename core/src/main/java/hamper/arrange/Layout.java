@@ -7,6 +7,7 @@ import hamper.display.Controller;
 import hamper.display.PieceAt;
 import hamper.display.Plan;
 import hamper.display.PortRef;
+import hamper.display.Whereabouts;
 import hamper.facts.Facts;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -27,12 +28,13 @@ import java.util.TreeMap;
  */
 final class Layout {
   /** So many ports on which something hangs are looked at for one piece. */
-  private static final int MOST_SHARED = 64;
+  private static final int MOST_SHARED = 32;
 
   private final Plan plan;
-  private final Aim aim;
+  private final Weights weights;
   private final Yardstick measured;
   private final Reserve reserve;
+  private final Neighbours neighbours;
   private final Map<PortKind, List<Board>> boards = new EnumMap<>(PortKind.class);
   private final Map<PortKind, Map<String, Board>> byController = new EnumMap<>(PortKind.class);
 
@@ -52,18 +54,26 @@ final class Layout {
 
   private final Map<String, Placed> placed = new LinkedHashMap<>();
   private final Map<String, Integer> used = new HashMap<>();
-  private final Map<String, List<Placed>> ofProp = new HashMap<>();
 
-  Layout(Facts facts, Aim aim, Yardstick measured) {
+  /** Boards that have a remote box in a zone, with how many hang on it there. */
+  private final Map<PortKind, Map<String, Map<Board, Integer>>> boxed =
+      new EnumMap<>(PortKind.class);
+
+  /**
+   * @param facts before anything is hung
+   */
+  Layout(Facts facts, Weights weights, Yardstick measured) {
     plan = facts.plan();
     reserve = new Reserve(facts);
-    this.aim = aim;
+    neighbours = new Neighbours(plan);
+    this.weights = weights;
     this.measured = measured;
     for (PortKind kind : PortKind.values()) {
       boards.put(kind, new ArrayList<>());
       byController.put(kind, new HashMap<>());
       near.put(kind, new HashMap<>());
       begun.put(kind, new HashMap<>());
+      boxed.put(kind, new HashMap<>());
       for (Controller controller : plan.display().controllers()) {
         boolean drives = kind == PortKind.SERIAL || controller.protocol() != Protocol.NONE;
         int most = drives ? plan.modeOf(controller, kind).map(PortMode::ports).orElse(0) : 0;
@@ -80,7 +90,21 @@ final class Layout {
   private void add(PortKind kind, Board board) {
     boards.get(kind).add(board);
     byController.get(kind).put(board.controller().id(), board);
-    board.outlets().stream().filter(outlet -> !outlet.empty()).forEach(this::begin);
+    for (Outlet outlet : board.outlets()) {
+      if (!outlet.empty()) {
+        begin(outlet);
+        outlet.pieces().forEach(at -> box(board, outlet, at, 1));
+      }
+    }
+  }
+
+  private void box(Board board, Outlet outlet, PieceAt at, int more) {
+    if (outlet.hasBoxes()) {
+      boxed
+          .get(outlet.ref().kind())
+          .computeIfAbsent(Yardstick.key(at.prop().zone()), zone -> new LinkedHashMap<>())
+          .merge(board, more, (before, by) -> before + by == 0 ? null : before + by);
+    }
   }
 
   private void begin(Outlet outlet) {
@@ -114,16 +138,27 @@ final class Layout {
     return used.getOrDefault(controller, 0) > 0;
   }
 
+  /** From a controller to a piece (m), with a guess where nobody knows. */
+  double metres(Controller controller, PieceAt at) {
+    return measured.taken(Whereabouts.zone(plan, controller), at.prop().zone());
+  }
+
+  Neighbours neighbours() {
+    return neighbours;
+  }
+
   /** Hangs a piece at the end of a port. */
   Placed hang(PieceAt at, Outlet outlet) {
-    Placed one = new Placed(at, outlet, outlet.metres(at), cost(at, outlet));
+    Placed one = new Placed(at, outlet, outlet.spotOrSame(at), cost(at, outlet));
+    Board board = board(outlet);
     unbegin(outlet);
-    outlet.add(at);
+    outlet.add(at, one.spot().box());
     reserve.take(outlet.controller(), outlet.plannedAmps(at));
     begin(outlet);
-    board(outlet).changed(outlet);
+    board.changed(outlet);
+    box(board, outlet, at, 1);
     used.merge(outlet.controller().id(), 1, Integer::sum);
-    ofProp.computeIfAbsent(at.prop().id(), id -> new ArrayList<>()).add(one);
+    neighbours.hang(at, outlet.ref());
     placed.put(one.piece(), one);
     return one;
   }
@@ -131,20 +166,29 @@ final class Layout {
   /** Takes off a piece that hangs last on its port. */
   void takeOff(Placed one) {
     Outlet outlet = one.outlet();
+    Board board = board(outlet);
     unbegin(outlet);
     outlet.removeLast();
     reserve.take(outlet.controller(), -outlet.plannedAmps(one.at()));
     if (!outlet.empty()) {
       begin(outlet);
     }
-    board(outlet).changed(outlet);
+    board.changed(outlet);
+    box(board, outlet, one.at(), -1);
     used.merge(outlet.controller().id(), -1, Integer::sum);
-    ofProp.get(one.at().prop().id()).remove(one);
+    neighbours.takeOff(one.at(), outlet.ref());
     placed.remove(one.piece());
   }
 
   Outlet outlet(PortRef port) {
     return byController.get(port.kind()).get(port.controller()).outlets().get(port.port() - 1);
+  }
+
+  /** A port, where its controller drives anything in its present mode. */
+  Optional<Outlet> find(PortRef port) {
+    return Optional.ofNullable(byController.get(port.kind()).get(port.controller()))
+        .filter(board -> port.port() <= board.outlets().size())
+        .map(board -> board.outlets().get(port.port() - 1));
   }
 
   private Board board(Outlet outlet) {
@@ -153,46 +197,35 @@ final class Layout {
 
   /** What it costs to hang a piece at the end of a port, as things are now. */
   double cost(PieceAt at, Outlet outlet) {
-    double cost = measured.taken(outlet.end(), at.prop().zone()) * aim.metre();
-    if (!outlet.empty()) {
-      cost += aim.shared();
-    }
-    if (!isUsed(outlet.controller().id())) {
-      cost += aim.another();
-    }
-    Optional<PortRef> last = lastOf(at);
-    if (last.isPresent()) {
-      if (!last.get().controller().equals(outlet.ref().controller())) {
-        cost += aim.split();
-      } else {
-        int step = outlet.ref().port() - last.get().port();
-        cost += step < 0 ? aim.backwards() : Math.max(0, step - 1) * aim.skipped();
-      }
-    }
-    return cost;
+    return cost(at, outlet, neighbours.beside(at));
   }
 
-  /** Where the piece of the same prop hangs that was hung last. */
-  private Optional<PortRef> lastOf(PieceAt at) {
-    List<Placed> siblings = ofProp.getOrDefault(at.prop().id(), List.of());
-    return siblings.isEmpty()
-        ? Optional.empty()
-        : Optional.of(siblings.get(siblings.size() - 1).outlet().ref());
+  private double cost(PieceAt at, Outlet outlet, Neighbours.Beside beside) {
+    double cost = beside.cost(weights, outlet.ref());
+    if (outlet.hasBoxes()) {
+      Chain.Spot spot = outlet.spotOrSame(at);
+      cost += spot.metres().orElse(Yardstick.UNKNOWN_METRES) * weights.metre();
+      cost += spot.fresh() ? weights.box() : 0;
+    } else {
+      cost += measured.taken(outlet.end(), at.prop().zone()) * weights.metre();
+    }
+    cost += outlet.empty() ? weights.room() * board(outlet).taken() : weights.shared();
+    cost += outlet.joins(at) ? weights.joined() : 0;
+    cost += isUsed(outlet.controller().id()) ? 0 : weights.another();
+    return cost;
   }
 
   /** Where a piece costs least, of all places where it may hang. */
   Optional<Outlet> best(PieceAt at, Lessons lessons) {
     Search search = new Search(at, lessons);
-    PortKind kind = at.piece().portKind();
-    Optional<PortRef> last = lastOf(at);
-    last.map(ref -> byController.get(kind).get(ref.controller()))
-        .ifPresent(board -> search.lookAt(board, last.get().port()));
-    search.lookAtBegun(kind);
-    for (Board board : near(kind, at.prop().zone())) {
-      if (measured.taken(board.zone(), at.prop().zone()) * aim.metre() >= search.least) {
+    search.lookAtSiblings();
+    search.lookAtBegun();
+    search.lookAtBoxes();
+    for (Board board : near(at.piece().portKind(), at.prop().zone())) {
+      if (measured.taken(board.zone(), at.prop().zone()) * weights.metre() >= search.least) {
         break;
       }
-      search.lookAt(board, 0);
+      search.lookAt(board);
     }
     return Optional.ofNullable(search.best);
   }
@@ -211,29 +244,57 @@ final class Layout {
   /** The best of the places that were looked at for a piece. */
   private final class Search {
     private final PieceAt at;
+    private final PortKind kind;
     private final Lessons lessons;
+    private final Neighbours.Beside beside;
     private Outlet best;
     private double least = Double.MAX_VALUE;
 
     Search(PieceAt at, Lessons lessons) {
       this.at = at;
       this.lessons = lessons;
+      kind = at.piece().portKind();
+      beside = neighbours.beside(at);
     }
 
-    /** The first empty ports of a controller, and the first behind a port. */
-    void lookAt(Board board, int behind) {
-      if (behind > 0) {
-        board.emptyFrom(behind + 1).ifPresent(this::lookAt);
+    /** The port on which the rest of the prop hangs, and those after it. */
+    void lookAtSiblings() {
+      Optional<PortRef> sibling = beside.sibling();
+      Optional<Board> board = sibling.map(ref -> byController.get(kind).get(ref.controller()));
+      if (board.isPresent() && sibling.get().port() <= board.get().outlets().size()) {
+        lookAt(board.get().outlets().get(sibling.get().port() - 1));
+        board.get().emptyFrom(sibling.get().port() + 1).ifPresent(this::lookAt);
+        lookAt(board.get());
       }
-      board.emptyFrom(1).ifPresent(this::lookAt);
     }
 
-    void lookAtBegun(PortKind kind) {
+    /**
+     * Empty ports of a controller are alike, but for those that match, and those of other boxes.
+     */
+    void lookAt(Board board) {
+      for (PortRef twin : beside.twins()) {
+        if (twin.controller().equals(board.controller().id())) {
+          board.emptyFrom(twin.port() + 1).ifPresent(this::lookAt);
+        } else {
+          board.emptyAt(twin.port()).ifPresent(this::lookAt);
+        }
+      }
+      board.firstEmpty().forEach(this::lookAt);
+    }
+
+    void lookAtBoxes() {
+      Map<Board, Integer> there =
+          boxed.get(kind).getOrDefault(Yardstick.key(at.prop().zone()), Map.of());
+      there.keySet().forEach(this::lookAt);
+    }
+
+    void lookAtBegun() {
       int looked = 0;
       Map<String, NavigableMap<Integer, Outlet>> byZone = begun.get(kind);
       for (String zone : measured.nearest(at.prop().zone())) {
         Optional<String> end = Yardstick.zoneOf(zone);
-        if (measured.taken(end, at.prop().zone()) * aim.metre() + aim.shared() >= least) {
+        double metres = measured.taken(end, at.prop().zone());
+        if (metres * weights.metre() + weights.shared() >= least) {
           return;
         }
         NavigableMap<Integer, Outlet> ending = byZone.get(zone);
@@ -250,7 +311,7 @@ final class Layout {
     }
 
     private void lookAt(Outlet outlet) {
-      double cost = cost(at, outlet);
+      double cost = cost(at, outlet, beside);
       if (cost < least
           && !lessons.forbid(at, outlet)
           && reserve.covers(outlet.controller(), outlet.plannedAmps(at))

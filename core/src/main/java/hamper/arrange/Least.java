@@ -164,11 +164,12 @@ public record Least(int controllers, int another, int outlets, double metres) {
       kinds.add(at.piece().portKind());
     }
     Map<String, Double> far = new HashMap<>();
-    for (PortKind kind : kinds) {
-      for (Board board : layout.boards(kind)) {
-        board.outlets().forEach(outlet -> nearer(far, zones, outlet.end(), measured));
-      }
-    }
+    kinds.stream()
+        .flatMap(kind -> layout.boards(kind).stream())
+        .flatMap(board -> board.outlets().stream())
+        .flatMap(Outlet::reached)
+        .distinct()
+        .forEach(end -> nearer(far, zones, end, measured));
     double sum = 0;
     while (!zones.isEmpty()) {
       String next =

@@ -37,6 +37,9 @@ final class Lessons {
   private final Map<String, String> firstWhy = new HashMap<>();
   private final Set<String> given = new HashSet<>();
 
+  /** Controllers, and ports, on which nothing is to be hung for now. */
+  private final Set<Object> shut = new HashSet<>();
+
   /** Strings that are alike fare alike. */
   private static String kind(PieceAt at) {
     return at.piece() instanceof PixelString string
@@ -76,10 +79,22 @@ final class Lessons {
     given.add(piece);
   }
 
+  /**
+   * @param place the id of a controller, or a port
+   */
+  void shut(Object place) {
+    shut.add(place);
+  }
+
+  void open(Object place) {
+    shut.remove(place);
+  }
+
   boolean forbid(PieceAt at, Outlet outlet) {
     String id = at.piece().id();
     String controller = outlet.ref().controller();
     return given.contains(id)
+        || !shut.isEmpty() && (shut.contains(controller) || shut.contains(outlet.ref()))
         || !outlet.empty() && tries.getOrDefault(id, 0) >= SHARED_TRIES
         || ports.contains(new OnPort(id, outlet.ref()))
         || controllers.contains(new OnController(id, controller))

@@ -65,7 +65,7 @@ public final class Missing {
   }
 
   private List<Addition> remedies(Facts facts) {
-    Proposal now = Arrange.of(facts, wanted, aim);
+    Proposal now = Arrange.of(facts, Asked.of(wanted, aim));
     if (now.left().isEmpty()) {
       return List.of();
     }
@@ -90,7 +90,7 @@ public final class Missing {
       edits.add(next.get().edit());
       told.add(next.get().told());
       changed = changed.with(next.get().edit().applyTo(changed.plan()).plan());
-      now = Arrange.of(changed, wanted, aim);
+      now = Arrange.of(changed, Asked.of(wanted, aim));
     }
     String title = String.join("; ", told);
     String shortened = "%d changes so that all fits".formatted(edits.size());

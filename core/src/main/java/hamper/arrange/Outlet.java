@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.ToIntFunction;
+import java.util.stream.Stream;
 
 /** A port while it is being arranged: what hangs there by now, and what still fits. */
 final class Outlet {
@@ -35,14 +36,28 @@ final class Outlet {
   private final Optional<Double> fuse;
   private final Optional<String> ownZone;
   private final Set<String> types = new HashSet<>();
+  private final Optional<Chain> chain;
   private final List<PieceAt> pieces = new ArrayList<>();
+
+  /** The remote box of each piece; 1 where there are none. */
+  private final List<Integer> boxes = new ArrayList<>();
+
   private int places;
   private double amps;
   private double fullAmps;
-  private boolean fed;
 
-  Outlet(Plan plan, Yardstick measured, Controller controller, PortKind kind, int number) {
+  /** How many of the pieces have feeds of their own. */
+  private int fed;
+
+  Outlet(
+      Plan plan,
+      Yardstick measured,
+      Controller controller,
+      PortKind kind,
+      int number,
+      Optional<Chain> chain) {
     this.measured = measured;
+    this.chain = chain;
     this.controller = controller;
     ref = new PortRef(controller.id(), kind, number);
     run = controller.run(kind, number).orElseGet(() -> Run.of(kind, number, List.of()));
@@ -57,9 +72,8 @@ final class Outlet {
 
   private void take(HungRun hung) {
     for (HungLeg leg : hung.legs()) {
-      add(leg.at());
+      add(leg.at(), leg.box());
       places += leg.leg().nullPixels();
-      fed |= !leg.leg().feeds().isEmpty();
     }
   }
 
@@ -75,8 +89,11 @@ final class Outlet {
     return pieces.isEmpty();
   }
 
-  void add(PieceAt at) {
+  void add(PieceAt at, int box) {
     pieces.add(at);
+    boxes.add(box);
+    chain.ifPresent(one -> one.hang(box, at.prop().zone()));
+    fed += measured.hasFeeds(at) ? 1 : 0;
     if (at.piece() instanceof PixelString string) {
       types.add(string.pixelType());
       places += string.places();
@@ -85,9 +102,22 @@ final class Outlet {
     }
   }
 
+  /** Whether it would share a wire with feeds: its own, or those of what hangs there. */
+  boolean joins(PieceAt at) {
+    return !empty() && (fed > 0 || measured.hasFeeds(at));
+  }
+
+  /** Whether anything on it has feeds of its own. */
+  boolean isFed() {
+    return fed > 0;
+  }
+
   /** Takes off what was added last. */
   void removeLast() {
     PieceAt at = pieces.remove(pieces.size() - 1);
+    int box = boxes.remove(boxes.size() - 1);
+    chain.ifPresent(one -> one.takeOff(box, at.prop().zone()));
+    fed -= measured.hasFeeds(at) ? 1 : 0;
     if (at.piece() instanceof PixelString string) {
       places -= string.places();
       amps -= plannedAmps(at);
@@ -105,7 +135,9 @@ final class Outlet {
 
   /** What is in the way of a piece here; empty: nothing that is known before it is tried. */
   Optional<String> against(PieceAt at) {
-    if (at.piece() instanceof PixelString string) {
+    if (hasBoxes() && spot(at).isEmpty()) {
+      return Optional.of("its remote boxes stand elsewhere, and no other one can be added");
+    } else if (at.piece() instanceof PixelString string) {
       return againstString(at, string);
     } else if (at.piece() instanceof SlotPiece slots) {
       boolean meets =
@@ -126,7 +158,7 @@ final class Outlet {
       return Optional.of(
           "it has %d pixels, and there is room for %d".formatted(string.places(), room));
     }
-    if (fuse.isPresent() && !fed) {
+    if (fuse.isPresent() && fed == 0 && !measured.hasFeeds(at)) {
       double most = fuse.get() * Power.PLANNED_SHARE;
       if (amps + plannedAmps(at) > most || fullAmps + fullAmps(at) > fuse.get()) {
         return Optional.of("the fuse there, %.1f A, would carry too much".formatted(fuse.get()));
@@ -172,7 +204,7 @@ final class Outlet {
   int places(PixelType type, double ampsAPlace) {
     int room = room(type);
     boolean overAlready = fuse.isPresent() && fullAmps > fuse.get();
-    if (fuse.isEmpty() || fed || overAlready || ampsAPlace <= 0) {
+    if (fuse.isEmpty() || fed > 0 || overAlready || ampsAPlace <= 0) {
       return room;
     }
     return Math.min(room, (int) Math.floor((fuse.get() - fullAmps) / ampsAPlace + 1e-6));
@@ -185,6 +217,18 @@ final class Outlet {
   /** The zone where the wire ends now. */
   Optional<String> end() {
     return pieces.isEmpty() ? ownZone : pieces.get(pieces.size() - 1).prop().zone();
+  }
+
+  /** The zones from which a cable may go on: where the wire ends, and where its boxes stand. */
+  Stream<Optional<String>> reached() {
+    Stream<Optional<String>> boxed =
+        hasBoxes() ? pieces.stream().map(at -> at.prop().zone()) : Stream.of();
+    return Stream.concat(Stream.of(end()), boxed);
+  }
+
+  /** The last piece on the wire; there is one. */
+  PieceAt last() {
+    return pieces.get(pieces.size() - 1);
   }
 
   /** The last pieces on the wire, the last first, up to one of them. */
@@ -205,6 +249,40 @@ final class Outlet {
 
   /** Cable from where the wire ends now to a piece (m), as it is estimated everywhere. */
   Optional<Double> metres(PieceAt at) {
-    return measured.metres(end(), at.prop().zone());
+    return spot(at).flatMap(Chain.Spot::metres);
+  }
+
+  /** The cable to a piece, and the remote box that it would hang on; none where none can be had. */
+  Optional<Chain.Spot> spot(PieceAt at) {
+    Optional<String> zone = at.prop().zone();
+    if (chain.isEmpty()) {
+      return Optional.of(new Chain.Spot(1, measured.metres(end(), zone), false));
+    }
+    return chain.get().spot(boxes.isEmpty() ? 1 : boxes.get(boxes.size() - 1), zone);
+  }
+
+  /** The same; where none can be had, it hangs on the box where the wire ends. */
+  Chain.Spot spotOrSame(PieceAt at) {
+    int last = boxes.isEmpty() ? 1 : boxes.get(boxes.size() - 1);
+    return spot(at).orElse(new Chain.Spot(last, Optional.empty(), false));
+  }
+
+  /** The bank that it is of, from 1; 0 where there are none. */
+  int bank() {
+    return chain.map(Chain::bank).orElse(0);
+  }
+
+  boolean hasBoxes() {
+    return chain.isPresent();
+  }
+
+  /** The remote box of what hangs there; 1 where there are none. */
+  int box(int index) {
+    return boxes.get(index);
+  }
+
+  /** What hangs on it, in wire order. */
+  List<PieceAt> pieces() {
+    return pieces;
   }
 }

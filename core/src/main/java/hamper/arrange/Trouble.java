@@ -4,14 +4,14 @@ import hamper.check.Checks;
 import hamper.check.Finding;
 import hamper.check.Severity;
 import hamper.check.Subject;
+import hamper.display.Controller;
+import hamper.display.Display;
 import hamper.display.Plan;
-import hamper.display.PortRef;
+import hamper.edit.UnpatchPieces;
 import hamper.facts.Facts;
-import java.util.ArrayList;
 import java.util.Collection;
-import java.util.LinkedHashMap;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -23,27 +23,53 @@ final class Trouble {
 
   private final Facts facts;
   private final Plan plan;
+  private final Set<String> moving;
   private final Set<String> before;
 
-  Trouble(Facts facts) {
+  /** What was tried last: the next is mostly like it. */
+  private Facts last;
+
+  /**
+   * @param moving pieces that hang now, and hang only where they are put
+   */
+  Trouble(Facts facts, Set<String> moving) {
     this.facts = facts;
+    this.moving = moving;
     plan = facts.plan();
+    last = facts;
     before = grave(Checks.run(facts)).map(Trouble::matter).collect(Collectors.toSet());
   }
 
   /** Faults and risks that were not there. */
   List<Finding> with(Collection<Placed> some) {
-    Map<PortRef, List<String>> byPort = new LinkedHashMap<>();
-    for (Placed one : some) {
-      byPort.computeIfAbsent(one.outlet().ref(), key -> new ArrayList<>()).add(one.piece());
+    return some.isEmpty()
+        ? List.of()
+        : grave(Checks.run(facts(some))).filter(one -> !before.contains(matter(one))).toList();
+  }
+
+  /** Of the plan with some pieces where they are put. */
+  Facts facts(Collection<Placed> some) {
+    if (some.isEmpty()) {
+      return facts;
     }
-    if (byPort.isEmpty()) {
-      return List.of();
-    }
-    Plan with = plan.with(Proposal.hanging(byPort).change(plan));
-    return grave(Checks.run(facts.with(with)))
-        .filter(one -> !before.contains(matter(one)))
+    Plan bare = without(some);
+    Display hung = Proposal.hanging(some, !moving.isEmpty()).change(bare);
+    last = last.with(bare.with(hung.withControllers(sameAsLast(hung.controllers()))));
+    return last;
+  }
+
+  /** Controllers that are as they were the last time, as the same values: nothing of them anew. */
+  private List<Controller> sameAsLast(List<Controller> controllers) {
+    return controllers.stream()
+        .map(one -> last.plan().controller(one.id()).filter(one::equals).orElse(one))
         .toList();
+  }
+
+  /** The plan with what moves off, but for what is put somewhere: that keeps its feeds. */
+  private Plan without(Collection<Placed> some) {
+    Set<String> off = new HashSet<>(moving);
+    some.forEach(one -> off.remove(one.piece()));
+    return off.isEmpty() ? plan : plan.with(new UnpatchPieces(List.copyOf(off)).change(plan));
   }
 
   private static Stream<Finding> grave(List<Finding> all) {

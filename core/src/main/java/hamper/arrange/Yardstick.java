@@ -13,7 +13,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 
 /** What is measured again and again while a plan is arranged: each once. */
 final class Yardstick {
@@ -23,19 +25,37 @@ final class Yardstick {
   /** No zone. */
   private static final String NOWHERE = "";
 
-  private record Pair(String from, String to) {}
-
   private record Limit(String controller, String type) {}
 
   private final Plan plan;
-  private final Map<Pair, Optional<Double>> metres = new HashMap<>();
+  private final Map<String, Integer> indexes = new HashMap<>();
+
+  /** By the index of a zone, the cable to each (m); a row where somebody asked. */
+  private final double[][] metres;
+
   private final Map<String, List<String>> nearest = new HashMap<>();
   private final Map<Limit, Integer> limits = new HashMap<>();
+
+  /** Pieces with feeds of their own along their string, wherever they hang. */
+  private final Set<String> withFeeds;
 
   private final Map<Integer, Map<String, Double>> amps = new HashMap<>();
 
   Yardstick(Plan plan) {
     this.plan = plan;
+    plan.display().zones().forEach(zone -> indexes.put(zone.id(), indexes.size()));
+    indexes.put(NOWHERE, indexes.size());
+    metres = new double[indexes.size()][];
+    withFeeds =
+        plan.runs()
+            .flatMap(run -> run.legs().stream())
+            .filter(leg -> !leg.leg().feeds().isEmpty())
+            .map(leg -> leg.leg().piece())
+            .collect(Collectors.toSet());
+  }
+
+  boolean hasFeeds(PieceAt at) {
+    return withFeeds.contains(at.piece().id());
   }
 
   /** A zone by its id, or by a word of its own where there is none. */
@@ -45,15 +65,29 @@ final class Yardstick {
 
   /** Cable from one zone to another (m), as it is estimated everywhere. */
   Optional<Double> metres(Optional<String> from, Optional<String> to) {
-    return metres.computeIfAbsent(
-        new Pair(key(from), key(to)),
-        pair ->
-            Cable.metresBetween(plan, from, to).map(flight -> Math.ceil(flight * Cable.DETOUR)));
+    double metres = between(from, to);
+    return Double.isNaN(metres) ? Optional.empty() : Optional.of(metres);
+  }
+
+  /** The same; not a number where nobody knows. */
+  private double between(Optional<String> from, Optional<String> to) {
+    Integer row = indexes.get(key(from));
+    if (metres[row] == null) {
+      metres[row] = new double[indexes.size()];
+      indexes.forEach(
+          (zone, column) ->
+              metres[row][column] =
+                  Cable.metresBetween(plan, from, zoneOf(zone))
+                      .map(flight -> Math.ceil(flight * Cable.DETOUR))
+                      .orElse(Double.NaN));
+    }
+    return metres[row][indexes.get(key(to))];
   }
 
   /** The same, with a guess where nobody knows. */
   double taken(Optional<String> from, Optional<String> to) {
-    return metres(from, to).orElse(UNKNOWN_METRES);
+    double metres = between(from, to);
+    return Double.isNaN(metres) ? UNKNOWN_METRES : metres;
   }
 
   /** All zones and none, the nearest first. */

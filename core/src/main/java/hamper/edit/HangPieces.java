@@ -3,6 +3,7 @@ package hamper.edit;
 import hamper.display.Controller;
 import hamper.display.Display;
 import hamper.display.Leg;
+import hamper.display.LegAt;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Run;
@@ -12,10 +13,20 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
-/** Hangs pieces that hang nowhere at the ends of ports, many at once; what hangs stays as it is. */
-public record HangPieces(List<OnOutlet> at) implements Edit {
+/**
+ * Hangs pieces at the ends of ports, many at once; whatever else hangs stays as it is.
+ *
+ * @param move whether pieces that hang already are taken off first; they keep their feeds, null
+ *     pixels and kind of cable, but no length that was entered for another place. Left out: such
+ *     pieces are refused
+ * @param boxes by piece, the remote box (from 1) of those that hang on another than the first
+ */
+public record HangPieces(
+    List<OnOutlet> at, Optional<Boolean> move, Optional<Map<String, Integer>> boxes)
+    implements Edit {
   /**
    * What is hung on one port.
    *
@@ -33,16 +44,34 @@ public record HangPieces(List<OnOutlet> at) implements Edit {
   public HangPieces {
     at = List.copyOf(at);
     Require.inRange("at", at.size(), 1, MOST);
+    boxes = boxes.map(Map::copyOf);
     Set<String> seen = new HashSet<>();
     for (OnOutlet one : at) {
       for (String piece : one.pieces()) {
         Require.that(seen.add(piece), "pieces", Require.quoted(piece), "each piece is named once");
       }
     }
+    boxes.ifPresent(
+        all ->
+            all.keySet()
+                .forEach(
+                    piece ->
+                        Require.that(
+                            seen.contains(piece),
+                            "boxes",
+                            Require.quoted(piece),
+                            "name only pieces that are hung")));
+  }
+
+  /** Pieces that hang nowhere, on controllers themselves or on first boxes. */
+  public HangPieces(List<OnOutlet> at) {
+    this(at, Optional.empty(), Optional.empty());
   }
 
   @Override
   public Display change(Plan plan) {
+    boolean moving = move.orElse(false);
+    Set<String> hanging = new HashSet<>();
     Map<String, List<OnOutlet>> byController = new HashMap<>();
     for (OnOutlet one : at) {
       Require.that(
@@ -52,30 +81,41 @@ public record HangPieces(List<OnOutlet> at) implements Edit {
           "the controller's model has no such port in its present mode");
       for (String piece : one.pieces()) {
         plan.existingPiece(piece);
-        Require.that(
-            plan.leg(piece).isEmpty(),
-            "pieces",
-            Require.quoted(plan.existingPiece(piece).title()),
-            "it hangs already; move it by itself");
+        if (plan.leg(piece).isPresent()) {
+          Require.that(
+              moving,
+              "pieces",
+              Require.quoted(plan.existingPiece(piece).title()),
+              "it hangs already; move it by itself");
+          hanging.add(piece);
+        }
       }
       byController.computeIfAbsent(one.port().controller(), id -> new ArrayList<>()).add(one);
     }
+    List<Controller> before = plan.display().controllers();
     return plan.display()
         .withControllers(
-            plan.display().controllers().stream()
-                .map(one -> hung(one, byController.getOrDefault(one.id(), List.of())))
-                .toList());
+            (hanging.isEmpty() ? before : Runs.without(before, hanging))
+                .stream()
+                    .map(one -> hung(plan, one, byController.getOrDefault(one.id(), List.of())))
+                    .toList());
   }
 
-  private static Controller hung(Controller controller, List<OnOutlet> all) {
+  private Controller hung(Plan plan, Controller controller, List<OnOutlet> all) {
     Controller now = controller;
     for (OnOutlet one : all) {
       Run run = Runs.runAt(now, one.port());
       List<Leg> legs = new ArrayList<>(run.legs());
-      one.pieces().forEach(piece -> legs.add(Leg.of(piece)));
+      one.pieces().forEach(piece -> legs.add(legOf(plan, piece)));
       now = now.withRun(run.withLegs(legs));
     }
     return now;
+  }
+
+  private Leg legOf(Plan plan, String piece) {
+    Leg leg = plan.leg(piece).map(LegAt::leg).orElseGet(() -> Leg.of(piece));
+    Optional<Integer> box = boxes.flatMap(all -> Optional.ofNullable(all.get(piece)));
+    return leg.withGap(leg.nullPixels(), Optional.empty(), leg.cableGauge()).withBox(box);
   }
 
   @Override

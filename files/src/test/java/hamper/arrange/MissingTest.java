@@ -72,14 +72,15 @@ class MissingTest {
   @Test
   void withNothingThereOneMoreControllerIsNamedAndThenAllFits() {
     Plan plan = plan(2, 30);
-    assertThat(Arrange.of(Facts.of(plan), Arrange.loose(plan), Aim.EASIEST).left()).hasSize(2);
+    assertThat(Arrange.of(Facts.of(plan), Asked.of(Arrange.loose(plan), Aim.EASIEST)).left())
+        .hasSize(2);
     List<Missing.Addition> additions = Missing.of(Facts.of(plan), Arrange.loose(plan), Aim.EASIEST);
     assertThat(additions).isNotEmpty();
     for (Missing.Addition one : additions) {
       assertThat(one.told()).startsWith("one more ").endsWith(" at Quay");
       assertThat(one.left()).isZero();
       Plan after = made(plan, one);
-      Proposal then = Arrange.of(Facts.of(after), Arrange.loose(after), Aim.EASIEST);
+      Proposal then = Arrange.of(Facts.of(after), Asked.of(Arrange.loose(after), Aim.EASIEST));
       assertThat(then.left()).as(one.told()).isEmpty();
     }
   }
@@ -88,12 +89,12 @@ class MissingTest {
   void aModeWithMorePortsComesBeforeADeviceThatHasToBeBought() {
     Plan bare = plan(14, 100);
     Plan plan = new AddControllers("ostrand-twelve", List.of("k1")).applyTo(bare).plan();
-    Proposal now = Arrange.of(Facts.of(plan), Arrange.loose(plan), Aim.EASIEST);
+    Proposal now = Arrange.of(Facts.of(plan), Asked.of(Arrange.loose(plan), Aim.EASIEST));
     assertThat(now.left()).isNotEmpty();
     List<Missing.Addition> additions = Missing.of(Facts.of(plan), Arrange.loose(plan), Aim.EASIEST);
     assertThat(additions.get(0).told()).startsWith("mode ").endsWith(" on K1");
     Plan after = made(plan, additions.get(0));
-    Proposal then = Arrange.of(Facts.of(after), Arrange.loose(after), Aim.EASIEST);
+    Proposal then = Arrange.of(Facts.of(after), Asked.of(Arrange.loose(after), Aim.EASIEST));
     assertThat(then.left()).hasSize(additions.get(0).left());
     assertThat(additions.get(0).fit()).isEqualTo(now.left().size() - then.left().size());
   }

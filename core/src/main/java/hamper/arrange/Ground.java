@@ -1,0 +1,141 @@
+package hamper.arrange;
+
+import hamper.arrange.Cost.Fullest;
+import hamper.display.HungLeg;
+import hamper.display.HungRun;
+import hamper.display.PieceAt;
+import hamper.display.Plan;
+import hamper.display.PortRef;
+import hamper.display.Prop;
+import hamper.facts.Facts;
+import hamper.load.PortLoad;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** What is arranged, and on what. */
+final class Ground {
+  private final Facts facts;
+  private final Facts bare;
+  private final Set<String> pieces;
+  private final List<PieceAt> inOrder;
+
+  /** Those of the pieces that hang. */
+  private final Set<String> moving;
+
+  private final Yardstick measured;
+  private final boolean anew;
+
+  /**
+   * @param facts of the plan as it is
+   * @param bare of the plan without those of the pieces that hang
+   * @param pieces to be hung
+   */
+  Ground(Facts facts, Facts bare, Set<String> pieces) {
+    this(facts, bare, pieces, false);
+  }
+
+  /** The same, where what hangs may come off first and starts from nothing. */
+  static Ground anew(Facts facts, Facts bare, Set<String> pieces) {
+    return new Ground(facts, bare, pieces, true);
+  }
+
+  private Ground(Facts facts, Facts bare, Set<String> pieces, boolean anew) {
+    this.facts = facts;
+    this.bare = bare;
+    this.pieces = pieces;
+    this.anew = anew;
+    inOrder = inOrder(facts.plan(), pieces);
+    moving =
+        pieces.stream()
+            .filter(piece -> facts.plan().leg(piece).isPresent())
+            .collect(Collectors.toSet());
+    measured = new Yardstick(facts.plan());
+  }
+
+  /** Large props first, since they need most ports in a row; within a prop as it has them. */
+  private static List<PieceAt> inOrder(Plan plan, Set<String> wanted) {
+    List<Prop> props = new ArrayList<>(plan.display().props());
+    props.sort(Comparator.comparingInt((Prop prop) -> -prop.pieces().size()));
+    return props.stream()
+        .flatMap(prop -> prop.pieces().stream())
+        .filter(piece -> wanted.contains(piece.id()))
+        .map(piece -> plan.existingPiece(piece.id()))
+        .toList();
+  }
+
+  Plan plan() {
+    return facts.plan();
+  }
+
+  Set<String> pieces() {
+    return pieces;
+  }
+
+  List<PieceAt> piecesInOrder() {
+    return inOrder;
+  }
+
+  Yardstick measured() {
+    return measured;
+  }
+
+  Layout layout(Weights weights) {
+    return new Layout(bare, weights, measured);
+  }
+
+  /** A layout in which some of the pieces hang as a plan has them. */
+  Layout replayed(Plan plan, Set<String> some, Weights weights) {
+    Layout layout = layout(weights);
+    for (HungRun run : (Iterable<HungRun>) plan.runs()::iterator) {
+      for (HungLeg leg : run.legs()) {
+        if (some.contains(leg.leg().piece())) {
+          layout.find(run.port()).ifPresent(outlet -> layout.hang(leg.at(), outlet));
+        }
+      }
+    }
+    return layout;
+  }
+
+  /** What hangs, and hangs in a layout from the start. */
+  Set<String> anchored() {
+    return anew ? Set.of() : moving;
+  }
+
+  Trouble trouble() {
+    return new Trouble(facts, moving);
+  }
+
+  /**
+   * @param after with what hangs in the layout
+   */
+  Cost cost(Layout layout, Weights weights, Facts after) {
+    Set<PortRef> touched =
+        layout.placed().stream().map(one -> one.outlet().ref()).collect(Collectors.toSet());
+    Least least =
+        Least.of(layout.placed().stream().map(Placed::at).toList(), layout(weights), measured);
+    return Cost.of(Tally.of(layout, weights), fullest(after, touched), least);
+  }
+
+  /** Of the fuses of the ports, the one that carries most of what it is rated. */
+  private static Optional<Fullest> fullest(Facts after, Set<PortRef> ports) {
+    return after.loads().stream()
+        .filter(load -> load.fuseAmps().isPresent() && ports.contains(load.port()))
+        .filter(load -> !hasFeeds(after.plan(), load))
+        .max(Comparator.comparingDouble(load -> load.amps() / load.fuseAmps().get()))
+        .map(
+            load ->
+                new Fullest(after.plan().written(load.port()), load.amps(), load.fuseAmps().get()));
+  }
+
+  /** Where power enters elsewhere too, the fuse of the port does not carry it all. */
+  private static boolean hasFeeds(Plan plan, PortLoad load) {
+    return plan.run(load.port()).stream()
+        .flatMap(run -> run.legs().stream())
+        .map(HungLeg::leg)
+        .anyMatch(leg -> !leg.feeds().isEmpty());
+  }
+}
