@@ -14,6 +14,7 @@ import type {
   Moving,
   OutputRequest,
   Aim,
+  ArrangeRequest,
   Condition,
   PaperSize,
   Stage,
@@ -150,6 +151,7 @@ const ofMilestone = (id: string, milestone: string) => ({ params: { path: { id, 
 const onLine = (id: string, { controller, kind, port }: PortRef) => ({
   params: { path: { id, controller, kind, port } },
 })
+const named = (id: string, name: string) => ({ params: { path: { id, name } } })
 const ofController = (id: string, controller: string) => ({
   params: { path: { id, controller } },
 })
@@ -436,8 +438,12 @@ export const api = {
   tags: (id: string) => answer(client.GET('/api/displays/{id}/paper/tags', of(id))),
   missing: (id: string, aim: Aim, pieces: string[]) =>
     answer(client.POST('/api/displays/{id}/arrange/missing', { ...of(id), body: { aim, pieces } })),
-  arrange: (id: string, aim: Aim, pieces: string[], signal: AbortSignal) =>
-    answer(client.POST('/api/displays/{id}/arrange', { ...of(id), body: { aim, pieces }, signal })),
+  arrange: (id: string, body: ArrangeRequest, signal: AbortSignal) =>
+    answer(client.POST('/api/displays/{id}/arrange', { ...of(id), body, signal })),
+  arranging: (id: string, name: string) =>
+    answer(client.GET('/api/displays/{id}/arrange/running/{name}', named(id, name))),
+  stopArranging: (id: string, name: string) =>
+    client.POST('/api/displays/{id}/arrange/running/{name}/stop', named(id, name)),
   units: (id: string) => answer(client.GET('/api/displays/{id}/paper/units', of(id))),
   putUnit: (id: string, serial: string, place: string) =>
     answer(client.PUT('/api/displays/{id}/paper/units', { ...of(id), body: { serial, place } })),

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
-import { api } from '../../api/client'
-import type { Addition, Aim, ArrangeView, Edit } from '../../api/types'
+import { computed, ref, watch } from 'vue'
+import { AIMS, costTold, stepTold, wishesTold } from '../../parts/arrangeWords'
 import { outcome } from '../../parts/previewWords'
 import { counted } from '../../parts/words'
+import { useArranging } from '../../state/arranging'
 import { portKey, useDisplay } from '../../state/display'
 import { usePatching } from '../../state/patching'
 
@@ -14,102 +14,36 @@ import { usePatching } from '../../state/patching'
 const props = defineProps<{ zone?: string }>()
 const emit = defineEmits<{ done: [] }>()
 
-const AIMS: { aim: Aim; title: string }[] = [
-  { aim: 'EASIEST', title: 'Easiest to hang' },
-  { aim: 'SHORTEST', title: 'Shortest cable' },
-  { aim: 'FEWEST', title: 'Fewest controllers' },
-]
+/** Rows that are shown of a proposal; of more, one looks at a controller alone. */
+const MOST_ROWS = 200
 
 const display = useDisplay()
 const patching = usePatching()
-const found = shallowRef<Partial<Record<Aim, ArrangeView>>>({})
-const chosen = ref<Aim>('EASIEST')
-/** Pieces of the proposal that are not taken. */
-const without = ref(new Set<string>())
-const failed = ref(false)
+const arranging = useArranging(props.zone)
+const { found, chosen, spread, move, without, failed, step, wanted } = arranging
+const { shown, hung, edit, byController, additions, asked } = arranging
 const panel = ref<HTMLElement>()
-let asking: AbortController | undefined
-
-/** Loose pieces that are taken in the tray, or of the zone, or all. */
-const wanted = (() => {
-  const loose = new Set(display.loose.map((piece) => piece.piece.id))
-  const taken = patching.selected.filter((piece) => loose.has(piece))
-  if (props.zone) {
-    return [...loose].filter((id) => display.propOfPiece.get(id)?.prop.zone === props.zone)
-  }
-  return taken.length ? taken : [...loose]
-})()
-
-async function look() {
-  asking?.abort()
-  const mine = (asking = new AbortController())
-  found.value = {}
-  failed.value = false
-  without.value = new Set()
-  const still = wanted.filter((id) => display.loose.some((one) => one.piece.id === id))
-  if (!still.length) {
-    return
-  }
-  for (const { aim } of AIMS) {
-    const view = await api.arrange(display.view!.id, aim, still, mine.signal).catch(() => undefined)
-    if (asking !== mine) {
-      return
-    }
-    failed.value ||= !view
-    found.value = { ...found.value, [aim]: view }
-  }
-}
-watch(
-  () => display.view!.version,
-  () => void look(),
-  { immediate: true },
-)
-
-const shown = computed(() => found.value[chosen.value])
-const hung = computed(() => shown.value?.proposal.hung ?? [])
-const edit = computed<Edit | undefined>(() => {
-  const whole = shown.value?.edit
-  if (whole?.type !== 'HangPieces') {
-    return undefined
-  }
-  const at = whole.at
-    .map((one) => ({ ...one, pieces: one.pieces.filter((id) => !without.value.has(id)) }))
-    .filter((one) => one.pieces.length)
-  return at.length ? { type: 'HangPieces', at } : undefined
-})
-watch(
-  edit,
-  (now) =>
-    void patching.propose(
-      now,
-      hung.value.map((one) => one.piece).filter((id) => !without.value.has(id)),
-    ),
-  { immediate: true },
-)
-onScopeDispose(() => {
-  asking?.abort()
-  void patching.propose(undefined, [])
-})
+/** The controller whose pieces alone are listed. */
+const only = ref('')
 watch(panel, (element) => element?.focus())
+watch(shown, () => (only.value = ''))
 
-function keep(piece: string) {
-  const now = new Set(without.value)
-  if (!now.delete(piece)) {
-    now.add(piece)
-  }
-  without.value = now
-}
+const listed = computed(() => {
+  const pieces = new Set(byController.value.find(([tag]) => tag === only.value)?.[1])
+  return only.value ? hung.value.filter((one) => pieces.has(one.piece)) : hung.value
+})
+const stays = computed(() =>
+  move.value
+    ? 'What is held, given, set at hardware or mirrored stays.'
+    : 'What hangs stays where it is.',
+)
+
 async function take() {
   const making = edit.value
   if (making) {
     emit('done')
     await display.edit(making)
   }
-}
-function step(by: number) {
-  const at = AIMS.findIndex((one) => one.aim === chosen.value)
-  chosen.value = AIMS[(at + by + AIMS.length) % AIMS.length].aim
-  without.value = new Set()
 }
 function onKey(event: KeyboardEvent) {
   const steps: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1 }
@@ -118,59 +52,12 @@ function onKey(event: KeyboardEvent) {
   } else if (event.target === panel.value && event.key === 'Enter') {
     void take()
   } else if (event.target === panel.value && steps[event.key]) {
-    step(steps[event.key])
+    arranging.chooseNext(steps[event.key])
   } else {
     return
   }
   event.preventDefault()
 }
-/** What hangs on each controller by it: taken, or left out, as a whole. */
-const byController = computed(() => {
-  const all = new Map<string, string[]>()
-  for (const one of hung.value) {
-    const tag = display.controllerOf(one.port.controller)?.controller.tag ?? one.port.controller
-    all.set(tag, [...(all.get(tag) ?? []), one.piece])
-  }
-  return [...all]
-})
-const isTaken = (pieces: string[]) => pieces.some((piece) => !without.value.has(piece))
-function keepAll(pieces: string[]) {
-  const now = new Set(without.value)
-  const out = isTaken(pieces)
-  pieces.forEach((piece) => (out ? now.add(piece) : now.delete(piece)))
-  without.value = now
-}
-/** What no way to hang the same pieces can go below, beside what this one takes. */
-const bound = computed(() => {
-  const cost = shown.value?.proposal.cost
-  if (!cost || !hung.value.length) {
-    return ''
-  }
-  const another = cost.another
-    ? `${counted(cost.another, 'controller')} on which nothing hung; ${
-        cost.another === cost.least.another
-          ? 'fewer are not possible'
-          : `no way takes under ${cost.least.another}`
-      }. `
-    : ''
-  return `${another}${counted(cost.outlets, 'port')}; no way takes under ${cost.least.outlets}.`
-})
-/** What would make the rest fit, once somebody asked. */
-const additions = shallowRef<Addition[]>()
-const asked = ref(false)
-async function lookForMissing() {
-  asked.value = true
-  const answer = await display.attempt(() =>
-    api.missing(display.view!.id, chosen.value, [
-      ...hung.value.map((one) => one.piece),
-      ...shown.value!.proposal.left.map((one) => one.piece),
-    ]),
-  )
-  additions.value = answer?.additions
-  asked.value = false
-}
-watch([shown, chosen], () => (additions.value = undefined))
-const metres = (view: ArrangeView) => Math.round(view.proposal.cost.metres).toLocaleString('en')
 </script>
 
 <template>
@@ -190,35 +77,59 @@ const metres = (view: ArrangeView) => Math.round(view.proposal.cost.metres).toLo
         :aria-pressed="one.aim === chosen"
         :class="{ here: one.aim === chosen }"
         :data-test="`aim-${one.aim}`"
-        @click="
-          () => {
-            chosen = one.aim
-            without = new Set()
-          }
-        "
+        @click="arranging.choose(one.aim)"
       >
         <strong>{{ one.title }}</strong>
         <span v-if="found[one.aim]" class="mono">
-          {{ found[one.aim]!.proposal.hung.length }} of {{ wanted.length }} ·
-          {{ counted(found[one.aim]!.proposal.cost.controllers, 'controller') }} ·
-          {{ counted(found[one.aim]!.proposal.cost.outlets, 'port') }} ·
-          {{ metres(found[one.aim]!) }} m
+          {{ costTold(found[one.aim]!, wanted.length)
+          }}{{ found[one.aim]!.proposal.stopped ? ' · stopped' : '' }}
         </span>
+        <span v-else-if="!wanted.length" class="quiet">nothing hangs nowhere</span>
+        <span v-else-if="step?.aim === one.aim" class="quiet" role="status">{{
+          stepTold(step)
+        }}</span>
         <span v-else class="quiet">{{ failed ? 'could not be worked out' : 'looking …' }}</span>
       </button>
+      <p class="ways">
+        <label
+          ><input v-model="spread" type="checkbox" data-test="spread" /> spread each zone</label
+        >
+        <label><input v-model="move" type="checkbox" data-test="move" /> what hangs may move</label>
+        <button v-if="step" type="button" class="to" data-test="stop" @click="arranging.stop">
+          stop, and take what there is
+        </button>
+      </p>
     </div>
     <div v-if="shown" class="rows">
       <p v-if="byController.length > 1" class="boxes" role="group" aria-label="By controller">
-        <label v-for="[tag, pieces] in byController" :key="tag" :data-box="tag"
-          ><input type="checkbox" :checked="isTaken(pieces)" @change="keepAll(pieces)" />
-          <span class="mono">{{ tag }}</span> {{ pieces.length }}</label
+        <span v-for="[tag, pieces] in byController" :key="tag" :data-box="tag"
+          ><input
+            type="checkbox"
+            :aria-label="`Take what hangs on ${tag}`"
+            :checked="arranging.isTaken(pieces)"
+            @change="arranging.turn(pieces)"
+          /><button
+            type="button"
+            class="to mono"
+            :aria-pressed="only === tag"
+            :aria-label="`${tag}, ${pieces.length}: only these`"
+            @click="only = only === tag ? '' : tag"
+          >
+            {{ tag }}</button
+          >{{ pieces.length }}</span
         >
       </p>
-      <p class="quiet" data-test="bound">{{ bound }}</p>
+      <p class="quiet wishes" data-test="bound">
+        <span v-for="told in wishesTold(shown)" :key="told">{{ told }}</span>
+      </p>
       <ul class="hung">
-        <li v-for="one in hung" :key="one.piece" :data-hung="one.piece">
+        <li v-for="one in listed.slice(0, MOST_ROWS)" :key="one.piece" :data-hung="one.piece">
           <label
-            ><input type="checkbox" :checked="!without.has(one.piece)" @change="keep(one.piece)" />
+            ><input
+              type="checkbox"
+              :checked="!without.has(one.piece)"
+              @change="arranging.turn([one.piece])"
+            />
             <strong>{{ one.title }}</strong></label
           >
           <button
@@ -229,10 +140,17 @@ const metres = (view: ArrangeView) => Math.round(view.proposal.cost.metres).toLo
           >
             {{ one.written }}
           </button>
+          <span v-if="one.from" class="moved">moved from {{ one.from }}; </span>
           <span class="quiet">{{ one.because }}</span>
         </li>
-        <li v-for="one in shown.proposal.left" :key="one.piece" class="left">
+        <li v-if="listed.length > MOST_ROWS" class="quiet">
+          and {{ counted(listed.length - MOST_ROWS, 'piece') }} more; choose a controller above
+        </li>
+        <li v-for="one in shown.proposal.left.slice(0, MOST_ROWS)" :key="one.piece" class="left">
           ▲ <strong>{{ one.title }}</strong> has no place: {{ one.because }}
+        </li>
+        <li v-if="shown.proposal.left.length > MOST_ROWS" class="left">
+          ▲ and {{ counted(shown.proposal.left.length - MOST_ROWS, 'piece') }} more have none
         </li>
       </ul>
       <div v-if="shown.proposal.left.length" class="missing" data-test="missing">
@@ -242,7 +160,7 @@ const metres = (view: ArrangeView) => Math.round(view.proposal.cost.metres).toLo
           class="to"
           :disabled="asked"
           data-test="look-missing"
-          @click="lookForMissing"
+          @click="arranging.lookForMissing"
         >
           {{ asked ? 'trying changes …' : 'What would make the rest fit?' }}
         </button>
@@ -272,9 +190,7 @@ const metres = (view: ArrangeView) => Math.round(view.proposal.cost.metres).toLo
         >Hang {{ counted(hung.length - without.size, 'piece') }}</v-btn
       >
       <v-btn size="small" variant="text" @click="emit('done')">Leave it</v-btn>
-      <span class="quiet"
-        >What hangs stays where it is. Nothing new that is wrong comes with it.</span
-      >
+      <span class="quiet">{{ stays }} Nothing new that is wrong comes with it.</span>
     </p>
   </section>
 </template>
@@ -310,6 +226,30 @@ const metres = (view: ArrangeView) => Math.round(view.proposal.cost.metres).toLo
   flex-wrap: wrap;
   gap: 2px 16px;
   padding-top: 6px;
+}
+.boxes span {
+  display: inline-flex;
+  align-items: center;
+}
+.boxes .to[aria-pressed='true'] {
+  background: color-mix(in srgb, var(--copper) 20%, transparent);
+}
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px 14px;
+  margin-left: auto;
+}
+.wishes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 16px;
+  padding-top: 4px;
+  font-size: 12px;
+}
+.moved {
+  font-style: italic;
 }
 .hung {
   list-style: none;

@@ -52,6 +52,14 @@ public final class Arrange {
         .proposal();
   }
 
+  /** Every piece, whether it hangs or not. */
+  public static Set<String> all(Plan plan) {
+    return plan.display().props().stream()
+        .flatMap(prop -> prop.pieces().stream())
+        .map(Piece::id)
+        .collect(Collectors.toSet());
+  }
+
   /** Everything that hangs nowhere. */
   public static Set<String> loose(Plan plan) {
     return loose(plan, piece -> true);

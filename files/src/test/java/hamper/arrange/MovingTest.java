@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import hamper.arrange.Proposal.Hung;
 import hamper.arrange.Proposal.Left;
 import hamper.display.LegAt;
-import hamper.display.Piece;
 import hamper.display.Plan;
 import hamper.edit.UnpatchPieces;
 import hamper.facts.Facts;
@@ -13,7 +12,6 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -21,13 +19,6 @@ import org.junit.jupiter.api.Test;
  */
 class MovingTest {
   private static final int YARDS = Yards.COUNT / 2;
-
-  private static Set<String> all(Plan plan) {
-    return plan.display().props().stream()
-        .flatMap(prop -> prop.pieces().stream())
-        .map(Piece::id)
-        .collect(Collectors.toSet());
-  }
 
   private static Optional<LegAt> leg(Plan plan, String piece) {
     return plan.leg(piece);
@@ -42,12 +33,12 @@ class MovingTest {
       Facts facts = Facts.of(plan);
       Aim aim = Aim.values()[seed % 3];
       Set<String> given = Set.of(plan.display().controllers().get(0).id());
-      Set<String> movable = Movable.of(plan, all(plan), given);
+      Set<String> movable = Movable.of(plan, Arrange.all(plan), given);
       Proposal kept = Arrange.of(facts, Asked.of(Arrange.loose(plan), aim));
-      Proposal proposal = Arrange.of(facts, new Asked(all(plan), aim, false, true, given));
+      Proposal proposal = Arrange.of(facts, new Asked(Arrange.all(plan), aim, false, true, given));
       Plan after = Yards.taken(plan, proposal);
       assertThat(Yards.fresh(plan, after)).as("yard %d", seed).isEmpty();
-      for (String piece : all(plan)) {
+      for (String piece : Arrange.all(plan)) {
         if (leg(plan, piece).isPresent()) {
           assertThat(leg(after, piece)).as(piece).isPresent();
         }
@@ -74,7 +65,8 @@ class MovingTest {
   void aPatchThatIsWellDoneStays() throws IOException {
     Plan plan = Yards.demo();
     Proposal proposal =
-        Arrange.of(Facts.of(plan), new Asked(all(plan), Aim.EASIEST, false, true, Set.of()));
+        Arrange.of(
+            Facts.of(plan), new Asked(Arrange.all(plan), Aim.EASIEST, false, true, Set.of()));
     assertThat(proposal.hung()).allMatch(one -> one.from().isEmpty());
     assertThat(proposal.hung()).hasSize(5);
   }
@@ -87,7 +79,7 @@ class MovingTest {
   void fromNothingMostOfTheDemoHangsAsWellAsByHand() throws IOException {
     Plan plan = Yards.demo();
     Facts facts = Facts.of(plan);
-    Set<String> movable = Movable.of(plan, all(plan), Set.of());
+    Set<String> movable = Movable.of(plan, Arrange.all(plan), Set.of());
     Cost hand = Arrange.asItHangs(facts, movable, Aim.EASIEST);
     Plan bare = plan.with(new UnpatchPieces(movable.stream().sorted().toList()).change(plan));
     for (Aim aim : Aim.values()) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hamper.catalog.PortKind;
 import hamper.display.Leg;
+import hamper.display.LegAt;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.edit.HangPieces.OnOutlet;
@@ -14,6 +15,8 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -64,5 +67,42 @@ class HangPiecesTest {
         "named once",
         new OnOutlet(FREE, List.of("weather-vane-1")),
         new OnOutlet(BUSY, List.of("weather-vane-1")));
+  }
+
+  @Test
+  void whatHangsMovesWithItsFeedsAndWithoutTheLengthOfItsOldCable() {
+    String piece = "hall-roof-1";
+    LegAt before = plan.leg(piece).orElseThrow();
+    assertThat(before.leg().feeds()).isNotEmpty();
+    HangPieces edit =
+        new HangPieces(
+            List.of(new OnOutlet(FREE, List.of("weather-vane-1", piece))),
+            Optional.of(true),
+            Optional.empty());
+    Edit.Applied done = edit.applyTo(plan);
+    assertThat(on(done.plan(), FREE)).containsExactly("weather-vane-1", piece);
+    assertThat(done.plan().run(before.port())).isEmpty();
+    Leg now = done.plan().leg(piece).orElseThrow().leg();
+    assertThat(now.feeds()).isEqualTo(before.leg().feeds());
+    assertThat(now.cableMetres()).isEmpty();
+    assertThat(done.inverse().applyTo(done.plan()).plan().display()).isEqualTo(plan.display());
+  }
+
+  @Test
+  void aBoxIsOfAPieceThatIsHungAndOnAPortThatHasBoxes() {
+    PortRef banked = new PortRef("k6", PortKind.PIXEL, 32);
+    List<OnOutlet> at = List.of(new OnOutlet(banked, List.of("weather-vane-1")));
+    HangPieces edit =
+        new HangPieces(at, Optional.empty(), Optional.of(Map.of("weather-vane-1", 3)));
+    assertThat(edit.applyTo(plan).plan().leg("weather-vane-1").orElseThrow().leg().box())
+        .contains(3);
+    assertThatThrownBy(() -> new HangPieces(at, Optional.empty(), Optional.of(Map.of("other", 2))))
+        .hasMessageContaining("name only pieces that are hung");
+    List<OnOutlet> bare = List.of(new OnOutlet(FREE, List.of("weather-vane-1")));
+    assertThatThrownBy(
+            () ->
+                new HangPieces(bare, Optional.empty(), Optional.of(Map.of("weather-vane-1", 2)))
+                    .applyTo(plan))
+        .hasMessageContaining("no remote boxes");
   }
 }

@@ -2,6 +2,7 @@ package hamper.server.cli;
 
 import hamper.arrange.Aim;
 import hamper.arrange.Arrange;
+import hamper.arrange.Asked;
 import hamper.arrange.Missing;
 import hamper.arrange.Proposal;
 import hamper.display.Plan;
@@ -11,6 +12,7 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.Locale;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -41,19 +43,38 @@ public final class ArrangeCommand implements Callable<Integer> {
   @Option(names = "--aim", description = "${COMPLETION-CANDIDATES} (default: ${DEFAULT-VALUE})")
   private Aim aim = Aim.EASIEST;
 
+  @Option(
+      names = "--spread",
+      description = "spread each zone over controllers, so that one that fails does not darken it")
+  private boolean spread;
+
+  @Option(
+      names = "--move",
+      description =
+          "what hangs may move, where it is worth it; not what is held or set at hardware")
+  private boolean move;
+
   @Spec private CommandSpec spec;
 
   @Override
   public Integer call() throws IOException {
     Facts facts = input.read();
     Plan plan = facts.plan();
-    Proposal proposal = Arrange.of(facts, Arrange.loose(plan), aim);
+    Set<String> pieces = move ? Arrange.all(plan) : Arrange.loose(plan);
+    Proposal proposal = Arrange.of(facts, new Asked(pieces, aim, spread, move, Set.of()));
     Plan after = proposal.edit().map(edit -> edit.applyTo(plan).plan()).orElse(plan);
     OutputFile.write(out, DisplayFile.write(after.display()));
     PrintWriter told = spec.commandLine().getOut();
     proposal
         .hung()
-        .forEach(one -> told.printf("%s on %s: %s%n", one.title(), one.written(), one.because()));
+        .forEach(
+            one ->
+                told.printf(
+                    "%s on %s%s: %s%n",
+                    one.title(),
+                    one.written(),
+                    one.from().map(from -> ", moved from " + from).orElse(""),
+                    one.because()));
     proposal.left().forEach(one -> told.printf("left: %s. %s%n", one.title(), one.because()));
     if (!proposal.left().isEmpty() && proposal.left().size() + proposal.hung().size() <= MOST) {
       Missing.of(facts, Arrange.loose(plan), aim)
