@@ -82,6 +82,6 @@ function wishesMissed(cost: ArrangeCost): string[] {
     cost.twinsApart
       ? `${counted(cost.twinsApart, 'pair')} of twins on ports that do not match`
       : '',
-    cost.zonesOver ? `${counted(cost.zonesOver, 'controller')} more than one a zone` : '',
+    cost.zonesOver ? `zones on ${counted(cost.zonesOver, 'more controller')} than one each` : '',
   ].filter(Boolean)
 }

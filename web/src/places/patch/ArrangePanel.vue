@@ -168,8 +168,9 @@ function onKey(event: KeyboardEvent) {
           No other mode and no one more controller makes more fit; see what is in the way of each.
         </p>
         <p v-for="one in additions" :key="one.told">
-          {{ one.told }}: {{ counted(one.fit, 'piece') }} more
-          {{ one.left ? `, ${one.left} still left` : ', and all fits' }}
+          {{ one.told }}: {{ counted(one.fit, 'piece') }} more{{
+            one.left ? `, ${one.left} still left` : ', and all fits'
+          }}
           <button type="button" class="to" data-test="make-missing" @click="display.edit(one.edit)">
             do it
           </button>
@@ -210,14 +211,14 @@ function onKey(event: KeyboardEvent) {
   flex-wrap: wrap;
   gap: 4px 8px;
 }
-.aims button {
+.aims > button {
   display: grid;
   text-align: left;
   padding: 6px 14px;
   border-left: 3px solid var(--line-strong);
   font-size: 12px;
 }
-.aims .here {
+.aims > .here {
   border-left-color: var(--copper);
   background: color-mix(in srgb, var(--copper) 12%, transparent);
 }

@@ -1,5 +1,7 @@
 package hamper.arrange;
 
+import hamper.arrange.Ground.Order;
+import hamper.arrange.Search.Found;
 import hamper.display.Piece;
 import hamper.display.Plan;
 import hamper.edit.UnpatchPieces;
@@ -48,8 +50,8 @@ public final class Arrange {
   /** The same by the weights of the aim alone, without moving: what many changes are tried with. */
   static Proposal once(Facts facts, Set<String> wanted, Aim aim) {
     Asked asked = Asked.of(loose(facts.plan(), wanted::contains), aim);
-    return new Search(new Ground(facts, facts, asked.pieces()), asked, aim, Progress.NONE)
-        .proposal();
+    Ground ground = new Ground(facts, facts, asked.pieces());
+    return new Search(ground, asked, aim, Order.BY_SIZE, Progress.NONE).found().proposal();
   }
 
   /** Every piece, whether it hangs or not. */
@@ -80,7 +82,7 @@ public final class Arrange {
         pieces.stream().filter(piece -> plan.leg(piece).isPresent()).sorted().toList();
     Ground ground = new Ground(facts, without(facts, hanging), Set.copyOf(hanging));
     Layout layout = ground.replayed(plan, ground.pieces(), aim.weights());
-    return ground.cost(layout, aim.weights(), facts);
+    return ground.cost(layout, Tally.of(layout, aim.weights()), facts);
   }
 
   private static Facts without(Facts facts, List<String> pieces) {
@@ -110,8 +112,11 @@ public final class Arrange {
       ways.add(Ground.anew(facts, bare, all));
     }
     for (Ground way : ways) {
-      Proposal moved = best.stopped() ? best : best(way);
-      best = isBetter(moved, best, movable, ground) ? moved : best;
+      if (!best.stopped()) {
+        Proposal moved = best(way);
+        best = isBetter(moved, best, movable, ground) ? moved : best;
+        best = moved.stopped() ? best.whenStopped() : best;
+      }
     }
     return best;
   }
@@ -138,25 +143,45 @@ public final class Arrange {
   /** The best by the weights of the aim, and by those of others where they may help. */
   private Proposal best(Ground ground) {
     Aim aim = asked.aim();
-    List<Proposal> all = new ArrayList<>();
-    boolean near = aim == Aim.FEWEST && ground.pieces().size() > SEVERAL;
-    all.add(new Search(ground, asked, near ? Aim.EASIEST : aim, progress).proposal());
+    boolean many = ground.pieces().size() > SEVERAL;
+    boolean near = aim == Aim.FEWEST && many;
+    List<Found> all = new ArrayList<>();
+    Found first = found(ground, near ? Aim.EASIEST : aim, Order.BY_SIZE, all);
+    if (!many && !first.exact()) {
+      found(ground, aim, Order.BY_ZONE, all);
+    }
     for (Aim other : Aim.values()) {
       // by other weights more may fit; and what stays near needs fewer controllers where the
       // voltage falls on the way; of many pieces only that is looked at
       boolean helps =
-          !all.get(0).left().isEmpty() || aim == Aim.FEWEST && !near && other == Aim.EASIEST;
-      if (other != aim && helps && !all.get(all.size() - 1).stopped()) {
-        all.add(new Search(ground, asked, other, progress).proposal());
+          !first.proposal().left().isEmpty() || aim == Aim.FEWEST && !near && other == Aim.EASIEST;
+      if (other != aim && helps) {
+        found(ground, other, Order.BY_SIZE, all);
       }
     }
-    Comparator<Proposal> better = Comparator.comparingInt(one -> one.left().size());
+    Comparator<Found> better = Comparator.comparingInt(one -> one.proposal().left().size());
     if (aim == Aim.FEWEST) {
       better =
           better
-              .thenComparingInt(one -> one.cost().another())
-              .thenComparingInt(one -> one.cost().outlets());
+              .thenComparingInt(one -> one.proposal().cost().another())
+              .thenComparingInt(one -> one.proposal().cost().outlets());
     }
-    return all.stream().min(better).orElseThrow();
+    Proposal best =
+        all.stream()
+            .min(better.thenComparingDouble(Found::weighed))
+            .map(Found::proposal)
+            .orElseThrow();
+    return all.stream().anyMatch(one -> one.proposal().stopped()) ? best.whenStopped() : best;
+  }
+
+  /** One more way, unless somebody stopped the last. */
+  private Found found(Ground ground, Aim by, Order order, List<Found> all) {
+    Found last = all.isEmpty() ? null : all.get(all.size() - 1);
+    if (last != null && last.proposal().stopped()) {
+      return last;
+    }
+    Found one = new Search(ground, asked, by, order, progress).found();
+    all.add(one);
+    return one;
   }
 }

@@ -56,6 +56,11 @@ final class Board {
     return outlets;
   }
 
+  /** How many ports one cable brings to where something hangs. */
+  int portsOfACable() {
+    return outlets.get(0).hasBoxes() ? alike : 1;
+  }
+
   /** The first that is empty from a port number on. */
   Optional<Outlet> emptyFrom(int number) {
     int at = empty.nextSetBit(number - 1);

@@ -4,14 +4,18 @@ import hamper.arrange.Cost.Fullest;
 import hamper.display.HungLeg;
 import hamper.display.HungRun;
 import hamper.display.PieceAt;
+import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Prop;
+import hamper.display.Whereabouts;
 import hamper.facts.Facts;
 import hamper.load.PortLoad;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -21,7 +25,6 @@ final class Ground {
   private final Facts facts;
   private final Facts bare;
   private final Set<String> pieces;
-  private final List<PieceAt> inOrder;
 
   /** Those of the pieces that hang. */
   private final Set<String> moving;
@@ -48,7 +51,6 @@ final class Ground {
     this.bare = bare;
     this.pieces = pieces;
     this.anew = anew;
-    inOrder = inOrder(facts.plan(), pieces);
     moving =
         pieces.stream()
             .filter(piece -> facts.plan().leg(piece).isPresent())
@@ -56,15 +58,47 @@ final class Ground {
     measured = new Yardstick(facts.plan());
   }
 
-  /** Large props first, since they need most ports in a row; within a prop as it has them. */
-  private static List<PieceAt> inOrder(Plan plan, Set<String> wanted) {
-    List<Prop> props = new ArrayList<>(plan.display().props());
-    props.sort(Comparator.comparingInt((Prop prop) -> -prop.pieces().size()));
+  /** In which order pieces are looked at. */
+  enum Order {
+    /** Large props first, since they need most ports in a row. */
+    BY_SIZE,
+    /** Zone by zone, the nearest to a controller first: a wire is filled before it goes on. */
+    BY_ZONE
+  }
+
+  /** Within a prop always as it has them. */
+  List<PieceAt> piecesIn(Order order) {
+    List<Prop> props = new ArrayList<>(plan().display().props());
+    Comparator<Prop> bySize = Comparator.comparingInt(prop -> -prop.pieces().size());
+    if (order == Order.BY_ZONE) {
+      Map<String, Double> far = new HashMap<>();
+      props.sort(
+          Comparator.comparingDouble(
+                  (Prop prop) ->
+                      far.computeIfAbsent(Yardstick.key(prop.zone()), zone -> nearest(prop.zone())))
+              .thenComparing(prop -> Yardstick.key(prop.zone()))
+              .thenComparing(Ground::type)
+              .thenComparing(bySize));
+    } else {
+      props.sort(bySize);
+    }
     return props.stream()
         .flatMap(prop -> prop.pieces().stream())
-        .filter(piece -> wanted.contains(piece.id()))
-        .map(piece -> plan.existingPiece(piece.id()))
+        .filter(piece -> pieces.contains(piece.id()))
+        .map(piece -> plan().existingPiece(piece.id()))
         .toList();
+  }
+
+  private static String type(Prop prop) {
+    return prop.pieces().get(0) instanceof PixelString string ? string.pixelType() : "";
+  }
+
+  /** From the nearest controller (m). */
+  private double nearest(Optional<String> zone) {
+    return plan().display().controllers().stream()
+        .mapToDouble(one -> measured.taken(Whereabouts.zone(plan(), one), zone))
+        .min()
+        .orElse(0);
   }
 
   Plan plan() {
@@ -73,10 +107,6 @@ final class Ground {
 
   Set<String> pieces() {
     return pieces;
-  }
-
-  List<PieceAt> piecesInOrder() {
-    return inOrder;
   }
 
   Yardstick measured() {
@@ -112,12 +142,15 @@ final class Ground {
   /**
    * @param after with what hangs in the layout
    */
-  Cost cost(Layout layout, Weights weights, Facts after) {
+  Cost cost(Layout layout, Tally tally, Facts after) {
     Set<PortRef> touched =
         layout.placed().stream().map(one -> one.outlet().ref()).collect(Collectors.toSet());
     Least least =
-        Least.of(layout.placed().stream().map(Placed::at).toList(), layout(weights), measured);
-    return Cost.of(Tally.of(layout, weights), fullest(after, touched), least);
+        Least.of(
+            layout.placed().stream().map(Placed::at).toList(),
+            layout(Aim.EASIEST.weights()),
+            measured);
+    return Cost.of(tally, fullest(after, touched), least);
   }
 
   /** Of the fuses of the ports, the one that carries most of what it is rated. */

@@ -48,7 +48,16 @@ final class HangingOrder {
   /** A wire that moves to another port, with what hangs on it. */
   private record Wire(Outlet from, Outlet to, List<PieceAt> pieces) {}
 
+  /** Before anything is checked, so that it is checked along. */
+  void putUnchecked(Weights weights) {
+    put(weights, false);
+  }
+
   void put(Weights weights) {
+    put(weights, true);
+  }
+
+  private void put(Weights weights, boolean checked) {
     List<Wire> wires = new ArrayList<>();
     byBank().values().forEach(outlets -> wires.addAll(moved(outlets)));
     if (wires.isEmpty()) {
@@ -57,7 +66,7 @@ final class HangingOrder {
     double before = Tally.of(layout, weights).weighed();
     move(wires);
     if (Tally.of(layout, weights).weighed() > before + 1e-6
-        || !trouble.with(layout.placed()).isEmpty()) {
+        || checked && !trouble.with(layout.placed()).isEmpty()) {
       move(wires.stream().map(one -> new Wire(one.to(), one.from(), one.pieces())).toList());
     }
   }

@@ -46,6 +46,11 @@ public record Proposal(Aim aim, List<Hung> hung, List<Left> left, Cost cost, boo
     left = List.copyOf(left);
   }
 
+  /** The same, where not all ways were tried since somebody stopped it. */
+  Proposal whenStopped() {
+    return new Proposal(aim, hung, left, cost, true);
+  }
+
   /** As one step; empty where nothing fits anywhere. */
   public Optional<HangPieces> edit() {
     Map<PortRef, List<String>> byPort = new LinkedHashMap<>();

@@ -4,7 +4,6 @@ import hamper.arrange.Culprits.Off;
 import hamper.arrange.Progress.Phase;
 import hamper.check.Finding;
 import hamper.display.PieceAt;
-import hamper.facts.Facts;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -23,7 +22,7 @@ final class Search {
   /** Times that all pieces are looked at again for a better place. */
   private static final int PASSES = 3;
 
-  /** Of more pieces than these once. */
+  /** Of more pieces than these once, and no ends of wires. */
   private static final int MANY = 1_500;
 
   /** Times that pieces with which something is wrong are tried elsewhere. */
@@ -46,32 +45,47 @@ final class Search {
   private final Lessons lessons = new Lessons();
   private final Culprits culprits;
   private boolean stopped;
+  private boolean exact;
+
+  /**
+   * What was found.
+   *
+   * @param weighed by the weights of the aim that was asked for
+   * @param exact whether all ways were looked through
+   */
+  record Found(Proposal proposal, double weighed, boolean exact) {}
 
   /**
    * @param by by whose weights it is searched
    */
-  Search(Ground ground, Asked asked, Aim by, Progress progress) {
+  Search(Ground ground, Asked asked, Aim by, Ground.Order order, Progress progress) {
     this.ground = ground;
     this.asked = asked;
     weights = asked.weights(by);
     this.progress = progress;
     anchored = ground.anchored();
     pieces =
-        ground.piecesInOrder().stream().filter(at -> !anchored.contains(at.piece().id())).toList();
+        ground.piecesIn(order).stream().filter(at -> !anchored.contains(at.piece().id())).toList();
     layout = ground.replayed(ground.plan(), anchored, weights);
     trouble = ground.trouble();
     culprits = new Culprits(ground.plan());
   }
 
-  Proposal proposal() {
-    if (!anchored.isEmpty() || !Exact.hang(layout, pieces, trouble)) {
+  Found found() {
+    HangingOrder order = new HangingOrder(ground.plan(), layout, trouble, anchored);
+    exact = anchored.isEmpty() && Exact.hang(layout, pieces, trouble);
+    if (!exact) {
       hangAll();
       improve();
+      if (!stopped && pieces.size() <= MANY) {
+        stopped = !new Tails(layout, lessons, anchored, progress).done();
+      }
+      order.putUnchecked(weights);
       settle();
       betterStill();
     }
     if (!stopped) {
-      new HangingOrder(ground.plan(), layout, trouble, anchored).put(weights);
+      order.put(weights);
     }
     return told();
   }
@@ -204,10 +218,13 @@ final class Search {
     return new Off(hung.get(bad - 1), wrong.get(0).message(), false);
   }
 
-  private Proposal told() {
+  private Found told() {
     Telling telling = new Telling(ground.plan(), layout, ground.measured(), lessons);
-    Facts after = trouble.facts(layout.placed());
-    Cost cost = ground.cost(layout, weights, after);
-    return new Proposal(asked.aim(), telling.hung(), telling.left(pieces, stopped), cost, stopped);
+    Weights aimed = asked.weights(asked.aim());
+    Tally tally = Tally.of(layout, aimed);
+    Cost cost = ground.cost(layout, tally, trouble.facts(layout.placed()));
+    Proposal proposal =
+        new Proposal(asked.aim(), telling.hung(), telling.left(pieces, stopped), cost, stopped);
+    return new Found(proposal, tally.weighed(), exact);
   }
 }

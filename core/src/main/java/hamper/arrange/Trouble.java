@@ -7,6 +7,7 @@ import hamper.check.Subject;
 import hamper.display.Controller;
 import hamper.display.Display;
 import hamper.display.Plan;
+import hamper.edit.HangPieces;
 import hamper.edit.UnpatchPieces;
 import hamper.facts.Facts;
 import java.util.Collection;
@@ -28,6 +29,8 @@ final class Trouble {
 
   /** What was tried last: the next is mostly like it. */
   private Facts last;
+
+  private HangPieces tried;
 
   /**
    * @param moving pieces that hang now, and hang only where they are put
@@ -52,9 +55,13 @@ final class Trouble {
     if (some.isEmpty()) {
       return facts;
     }
-    Plan bare = without(some);
-    Display hung = Proposal.hanging(some, !moving.isEmpty()).change(bare);
-    last = last.with(bare.with(hung.withControllers(sameAsLast(hung.controllers()))));
+    HangPieces hanging = Proposal.hanging(some, !moving.isEmpty());
+    if (!hanging.equals(tried)) {
+      Plan bare = without(some);
+      Display hung = hanging.change(bare);
+      last = last.with(bare.with(hung.withControllers(sameAsLast(hung.controllers()))));
+      tried = hanging;
+    }
     return last;
   }
 

@@ -53,4 +53,23 @@ class ArrangeTest extends DemoCase {
     assertThat(window.loose(piece)).isVisible();
     window.noErrors();
   }
+
+  @Test
+  void whatHangsMayMoveOnlyWhereSomebodySaysSo() {
+    window.go("Patch");
+    window.loose("weather-vane-1").focus();
+    page.keyboard().press("a");
+    seen(page.locator("[data-hung='weather-vane-1']"));
+    assertThat(page.getByTestId("arrange-panel")).containsText("What hangs stays where it is.");
+    assertThat(page.getByTestId("bound")).not().containsText("as it hangs now");
+    page.getByTestId("move").check();
+    // all three are worked out anew; that takes long enough to be told, and may be stopped
+    Locator stop = page.getByTestId("stop");
+    seen(stop);
+    stop.click();
+    seen(page.getByText("· stopped").first());
+    seen(page.getByTestId("bound").getByText("as it hangs now: 11 controllers"));
+    page.keyboard().press("Escape");
+    window.noErrors();
+  }
 }

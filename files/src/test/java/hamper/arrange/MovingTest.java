@@ -84,7 +84,10 @@ class MovingTest {
     Plan bare = plan.with(new UnpatchPieces(movable.stream().sorted().toList()).change(plan));
     for (Aim aim : Aim.values()) {
       Ground ground = Ground.anew(facts, facts.with(bare), movable);
-      Proposal proposal = new Search(ground, Asked.of(movable, aim), aim, Progress.NONE).proposal();
+      Proposal proposal =
+          new Search(ground, Asked.of(movable, aim), aim, Ground.Order.BY_SIZE, Progress.NONE)
+              .found()
+              .proposal();
       System.out.printf(
           "[arrange] demo from nothing, %s: %d of %d hung; %s; by hand %s; left %s%n",
           aim,
