@@ -7,20 +7,22 @@ export const AIMS: { aim: Aim; title: string }[] = [
   { aim: 'FEWEST', title: 'Fewest controllers' },
 ]
 
+const many = (count: number) => count.toLocaleString('en')
+
 const metres = (cost: ArrangeCost) => `${Math.round(cost.metres).toLocaleString('en')} m`
 
 /** How far a proposal is. */
 export function stepTold({ phase, done = 0, of = 0 }: ArrangeStep): string {
-  const many = of ? ` ${done.toLocaleString('en')} of ${of.toLocaleString('en')}` : ''
+  const far = of ? ` ${many(done)} of ${many(of)}` : ''
   switch (phase) {
     case 'HANGING':
-      return `looking for places,${many} pieces`
+      return `looking for places,${far} pieces`
     case 'MOVING':
-      return `looking for better ones,${many}`
+      return `looking for better ones,${far}`
     case 'CHECKING':
       return `checking what hangs, round ${done + 1}`
     case 'MAKING_ROOM':
-      return `making room,${many}`
+      return `making room,${far}`
     default:
       return 'looking …'
   }
@@ -31,7 +33,7 @@ export function costTold(view: ArrangeView, wanted: number): string {
   const { cost, left, hung } = view.proposal
   const moves = hung.filter((one) => one.from).length
   return [
-    `${hung.length - moves} of ${hung.length - moves + left.length || wanted}`,
+    `${many(hung.length - moves)} of ${many(hung.length - moves + left.length || wanted)}`,
     moves ? `${counted(moves, 'piece')} moved` : '',
     counted(cost.controllers, 'controller'),
     counted(cost.outlets, 'port'),

@@ -19,6 +19,7 @@ import { usePointedPixel } from './patch/pointedPixel'
 import PortLane from './patch/PortLane.vue'
 import { useSlots } from '../parts/slots'
 import { useWindowing } from '../parts/windowing'
+import { counted } from '../parts/words'
 
 type Row =
   | { kind: 'head'; key: string; height: number; view: ControllerView }
@@ -286,8 +287,9 @@ watch(
     <div class="tools">
       <h1>Patch</h1>
       <span class="quiet">
-        {{ display.legs.size }} of {{ display.pieces.size }} pieces hang ·
-        {{ shownLanes.length }} ports
+        {{ display.legs.size.toLocaleString('en') }} of
+        {{ display.pieces.size.toLocaleString('en') }} pieces hang ·
+        {{ counted(shownLanes.length, 'port') }}
       </span>
       <span v-if="pixel.told.value" class="mono very" data-test="very-pixel">{{
         pixel.told.value

@@ -101,7 +101,13 @@ function onKey(event: KeyboardEvent) {
       </p>
     </div>
     <div v-if="shown" class="rows">
-      <p v-if="byController.length > 1" class="boxes" role="group" aria-label="By controller">
+      <p
+        v-if="byController.length > 1"
+        class="boxes"
+        role="group"
+        aria-label="By controller"
+        tabindex="0"
+      >
         <span v-for="[tag, pieces] in byController" :key="tag" :data-box="tag"
           ><input
             type="checkbox"
@@ -226,7 +232,9 @@ function onKey(event: KeyboardEvent) {
   display: flex;
   flex-wrap: wrap;
   gap: 2px 16px;
-  padding-top: 6px;
+  max-height: 84px;
+  overflow: auto;
+  margin-top: 6px;
 }
 .boxes span {
   display: inline-flex;
