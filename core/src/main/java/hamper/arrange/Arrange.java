@@ -147,7 +147,10 @@ public final class Arrange {
     boolean near = aim == Aim.FEWEST && many;
     List<Found> all = new ArrayList<>();
     Found first = found(ground, near ? Aim.EASIEST : aim, Order.BY_SIZE, all);
-    if (!many && !first.exact()) {
+    if (first.exact()) {
+      return first.proposal();
+    }
+    if (!many) {
       found(ground, aim, Order.BY_ZONE, all);
     }
     for (Aim other : Aim.values()) {

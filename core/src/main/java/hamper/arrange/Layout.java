@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.NavigableMap;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 
 /**
@@ -141,6 +142,26 @@ final class Layout {
   /** From a controller to a piece (m), with a guess where nobody knows. */
   double metres(Controller controller, PieceAt at) {
     return measured.taken(Whereabouts.zone(plan, controller), at.prop().zone());
+  }
+
+  /** How full controllers were, port by port, when nothing hung on some that are taken now. */
+  double roomTaken(Set<PortRef> ports) {
+    Map<Board, Integer> begun = new HashMap<>();
+    for (PortRef port : ports) {
+      Outlet outlet = outlet(port);
+      if (placed.containsKey(outlet.pieces().get(0).piece().id())) {
+        begun.merge(board(outlet), 1, Integer::sum);
+      }
+    }
+    double sum = 0;
+    for (Map.Entry<Board, Integer> one : begun.entrySet()) {
+      double size = one.getKey().outlets().size();
+      double taken = one.getKey().taken();
+      for (int back = 1; back <= one.getValue(); back++) {
+        sum += taken - back / size;
+      }
+    }
+    return sum;
   }
 
   Neighbours neighbours() {

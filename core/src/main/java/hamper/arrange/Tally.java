@@ -79,6 +79,7 @@ record Tally(
             + boxes * weights.box()
             + shared * weights.shared()
             + another.size() * weights.another()
+            + layout.roomTaken(outlets.keySet()) * weights.room()
             + zonesOver * weights.zone()
             + social.weighed;
     return new Tally(
