@@ -146,7 +146,7 @@ final class Layout {
 
   /** How full controllers were, port by port, when nothing hung on some that are taken now. */
   double roomTaken(Set<PortRef> ports) {
-    Map<Board, Integer> begun = new HashMap<>();
+    Map<Board, Integer> begun = new LinkedHashMap<>();
     for (PortRef port : ports) {
       Outlet outlet = outlet(port);
       if (placed.containsKey(outlet.pieces().get(0).piece().id())) {

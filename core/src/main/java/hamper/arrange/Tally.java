@@ -5,6 +5,7 @@ import hamper.display.PortRef;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Set;
@@ -46,7 +47,7 @@ record Tally(
     Collection<Placed> placed = layout.placed();
     Set<String> controllers = new LinkedHashSet<>();
     Set<String> another = new HashSet<>();
-    Map<PortRef, Integer> outlets = new HashMap<>();
+    Map<PortRef, Integer> outlets = new LinkedHashMap<>();
     Map<String, Set<String>> props = new HashMap<>();
     Map<String, Set<String>> zones = new HashMap<>();
     Social social = new Social(layout.neighbours(), weights);
