@@ -75,8 +75,10 @@ function isShown(view: ControllerView, lane: LaneView): boolean {
 }
 const rows = computed<Row[]>(() => controllers.value.flatMap(rowsOf))
 const { visible, total, width, show } = useWindowing(scroller, rows)
-/** Lanes keep nothing of their own, so that their elements may be used again. */
-const slotsOf = useSlots<Row>((row) => row.kind === 'lane')
+/** Lanes and rulers keep nothing of their own, so that their elements may be used again. */
+const slotsOf = useSlots<Row>((row) =>
+  row.kind === 'lane' || row.kind === 'ruler' ? row.kind : undefined,
+)
 const slots = computed(() => slotsOf(visible.value.map((one) => one.row)))
 const glassWidth = computed(() => Math.max(1, width.value - LABEL - 24))
 
@@ -462,7 +464,7 @@ watch(
 }
 /* labels and meters stay in view where lanes are wider than the window, and cost nothing elsewhere */
 .all {
-  --stays: relative;
+  --stays: static;
 }
 .all.wide {
   --stays: sticky;

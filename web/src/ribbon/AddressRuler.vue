@@ -36,14 +36,34 @@ const spans = computed(() =>
     ),
   ),
 )
-const overlapping = computed(
-  () =>
-    new Set(
-      display.view?.findings
-        .filter((finding) => finding.code === 'overlap')
-        .flatMap((finding) => finding.subjects.map((subject) => subject.piece)),
-    ),
+const isLit = (piece: string) => props.pointed === piece || props.selected.includes(piece)
+const isWrong = (piece: string) => display.overlapping.has(piece)
+/** Those that stand out, one by one; all others of a zone are one path: there may be hundreds. */
+const apart = computed(() =>
+  spans.value.filter((span) => isLit(span.leg.piece) || isWrong(span.leg.piece)),
 )
+const paths = computed(() => {
+  const byColour = new Map<string, string>()
+  for (const span of spans.value) {
+    const colour = display.zoneColour(span.leg.zone)
+    const wide = Math.max(1.5, (span.to - span.from) * scale.value - 0.5)
+    const rect = `M${(span.from * scale.value).toFixed(2)} 19h${wide.toFixed(2)}v13h-${wide.toFixed(2)}z`
+    byColour.set(colour, (byColour.get(colour) ?? '') + rect)
+  }
+  return [...byColour]
+})
+/** The piece whose addresses are under the pointer. */
+function under(event: MouseEvent): string | undefined {
+  const left = (event.currentTarget as Element).getBoundingClientRect().left
+  const at = (event.clientX - left) / scale.value
+  return spans.value.find((span) => at >= span.from && at < span.to)?.leg.piece
+}
+function choose(event: MouseEvent) {
+  const piece = under(event)
+  if (piece) {
+    emit('choose', piece)
+  }
+}
 
 /** Universe boundaries; on DDP a tick every so many bytes. */
 const ticks = computed(() => {
@@ -88,31 +108,32 @@ const shown = computed(() => {
     role="img"
     :aria-label="`Addresses ${block.from ?? ''} to ${block.to ?? ''}`"
   >
-    <rect x="0" y="17" :width="width" height="17" class="ground" />
-    <g v-for="tick in ticks" :key="tick.at">
-      <line :x1="tick.at * scale + 0.5" :x2="tick.at * scale + 0.5" y1="14" y2="37" class="tick" />
+    <g
+      class="spans"
+      @pointermove="(event) => emit('point', under(event))"
+      @pointerleave="emit('point', undefined)"
+      @click="choose"
+    >
+      <rect x="0" y="17" :width="width" height="17" class="ground" />
+      <path v-for="[colour, d] in paths" :key="colour" :d="d" :fill="colour" class="span" />
+      <rect
+        v-for="span in apart"
+        :key="span.key"
+        :x="span.from * scale"
+        y="19"
+        :width="Math.max(1.5, (span.to - span.from) * scale - 0.5)"
+        height="13"
+        class="span"
+        :class="{ lit: isLit(span.leg.piece), wrong: isWrong(span.leg.piece) }"
+        :fill="display.zoneColour(span.leg.zone)"
+      />
+    </g>
+    <g v-for="tick in ticks" :key="tick.at" class="tick">
+      <line :x1="tick.at * scale + 0.5" :x2="tick.at * scale + 0.5" y1="14" y2="37" />
       <text v-if="tick.told" :x="tick.at * scale + 3" y="47" class="mono number">
         {{ tick.text }}
       </text>
     </g>
-    <rect
-      v-for="span in spans"
-      :key="span.key"
-      :x="span.from * scale"
-      y="19"
-      :width="Math.max(1.5, (span.to - span.from) * scale - 0.5)"
-      height="13"
-      class="span"
-      :class="{
-        lit: pointed === span.leg.piece || selected.includes(span.leg.piece),
-        wrong: overlapping.has(span.leg.piece),
-      }"
-      :fill="display.zoneColour(span.leg.zone)"
-      :data-span="span.leg.piece"
-      @pointerenter="emit('point', span.leg.piece)"
-      @pointerleave="emit('point', undefined)"
-      @click="emit('choose', span.leg.piece)"
-    />
     <text
       v-if="shown"
       :x="Math.min(shown.from * scale, width - 7 * shown.text.length)"
@@ -133,6 +154,9 @@ const shown = computed(() => {
   fill: var(--line);
 }
 .tick {
+  pointer-events: none;
+}
+.tick line {
   stroke: var(--line-strong);
 }
 .number {

@@ -53,10 +53,10 @@ const percent = (share: number) => `${Math.min(100, Math.max(0, share * 100))}%`
   height: 4px;
   border-radius: 2px;
   background: var(--line);
-  overflow: hidden;
 }
 .fill {
   height: 100%;
+  border-radius: 2px;
   background: rgb(var(--v-theme-success));
 }
 .mark {

@@ -86,6 +86,15 @@ export const useDisplay = defineStore('display', () => {
     return map
   })
   /** What is wrong where: messages of faults and risks by the key of the thing at fault. */
+  /** Pieces whose channels something else answers to as well. */
+  const overlapping = computed(
+    () =>
+      new Set(
+        view.value?.findings
+          .filter((finding) => finding.code === 'overlap')
+          .flatMap((finding) => finding.subjects.map((subject) => subject.piece)),
+      ),
+  )
   const wrongAt = computed(() => {
     const map = new Map<string, { fault: boolean; told: string }>()
     view.value?.findings.forEach((finding) => {
@@ -405,6 +414,7 @@ export const useDisplay = defineStore('display', () => {
     pieces,
     propOfPiece,
     legs,
+    overlapping,
     wrongAt,
     wrongControllers,
     loose,

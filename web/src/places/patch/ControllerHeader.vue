@@ -31,13 +31,18 @@ const used = computed(() => props.view.lanes.filter((lane) => lane.legs.length).
 
 <template>
   <div class="head" :class="{ aimed }" :data-controller="view.controller.id">
-    <v-btn
-      :icon="folded ? mdiChevronRight : mdiChevronDown"
-      size="x-small"
+    <!-- drawn by itself: one comes into view with every controller that is scrolled past -->
+    <button
+      type="button"
+      class="fold"
       :aria-label="`${folded ? 'Unfold' : 'Fold'} ${view.controller.tag}`"
       :aria-expanded="!folded"
       @click="(event: MouseEvent) => emit('fold', event.altKey)"
-    />
+    >
+      <svg viewBox="0 0 24 24" width="20" height="20" aria-hidden="true">
+        <path :d="folded ? mdiChevronRight : mdiChevronDown" fill="currentColor" />
+      </svg>
+    </button>
     <h2>{{ view.controller.tag }} {{ view.controller.name }}</h2>
     <span class="quiet model">
       {{ view.modelTitle
@@ -65,6 +70,16 @@ const used = computed(() => props.view.lanes.filter((lane) => lane.legs.length).
   left: 0;
   overflow: hidden;
   white-space: nowrap;
+}
+.fold {
+  display: grid;
+  place-items: center;
+  width: 32px;
+  height: 32px;
+  border-radius: 50%;
+}
+.fold:hover {
+  background: var(--line);
 }
 .head.aimed {
   background: color-mix(in srgb, var(--copper) 26%, rgb(var(--v-theme-surface-variant)));
