@@ -101,6 +101,22 @@ final class Chain {
     return Optional.empty();
   }
 
+  /** A box that somebody chose: as far as the way there from the last one before it. */
+  Spot on(int box, Optional<String> zone) {
+    boolean fresh = box > zones.size() || zones.get(box - 1).isEmpty();
+    if (!fresh) {
+      return new Spot(box, Optional.of(0.0), false);
+    }
+    Optional<String> stands = controllerZone;
+    for (int before = Math.min(box - 1, zones.size()); before >= 1; before--) {
+      if (!zones.get(before - 1).isEmpty()) {
+        stands = zones.get(before - 1).get(0);
+        break;
+      }
+    }
+    return new Spot(box, measured.metres(stands, zone), true);
+  }
+
   /** As somebody entered it, else as it is estimated (m). */
   private double cable(int box, double estimated) {
     return entered.get(box - 1) >= 0 ? entered.get(box - 1) : estimated;

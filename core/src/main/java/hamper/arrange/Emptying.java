@@ -86,7 +86,7 @@ final class Emptying {
     for (int i = again.size() - 1; i >= 0; i--) {
       layout.takeOff(again.get(i));
     }
-    all.forEach(one -> layout.hang(one.at(), one.outlet()));
+    all.forEach(layout::hangBack);
     return false;
   }
 }

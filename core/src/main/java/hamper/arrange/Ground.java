@@ -123,7 +123,7 @@ final class Ground {
     for (HungRun run : (Iterable<HungRun>) plan.runs()::iterator) {
       for (HungLeg leg : run.legs()) {
         if (some.contains(leg.leg().piece())) {
-          layout.find(run.port()).ifPresent(outlet -> layout.hang(leg.at(), outlet));
+          layout.find(run.port()).ifPresent(outlet -> layout.hangBack(leg.at(), outlet, leg.box()));
         }
       }
     }

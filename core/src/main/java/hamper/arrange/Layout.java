@@ -170,7 +170,22 @@ final class Layout {
 
   /** Hangs a piece at the end of a port. */
   Placed hang(PieceAt at, Outlet outlet) {
-    Placed one = new Placed(at, outlet, outlet.spotOrSame(at), cost(at, outlet));
+    return hang(new Placed(at, outlet, outlet.spotOrSame(at), cost(at, outlet)));
+  }
+
+  /** Hangs a piece on the remote box on which it hung. */
+  Placed hangBack(PieceAt at, Outlet outlet, int box) {
+    return hang(new Placed(at, outlet, outlet.spotOn(at, box), cost(at, outlet)));
+  }
+
+  /** Hangs what was taken off where it was. */
+  Placed hangBack(Placed one) {
+    return hangBack(one.at(), one.outlet(), one.spot().box());
+  }
+
+  private Placed hang(Placed one) {
+    PieceAt at = one.at();
+    Outlet outlet = one.outlet();
     Board board = board(outlet);
     unbegin(outlet);
     outlet.add(at, one.spot().box());

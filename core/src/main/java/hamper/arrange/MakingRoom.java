@@ -98,7 +98,7 @@ final class MakingRoom {
       }
       takeOff(now);
     }
-    before.forEach(one -> layout.hang(one.at(), one.outlet()));
+    before.forEach(layout::hangBack);
     return false;
   }
 

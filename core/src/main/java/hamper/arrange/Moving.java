@@ -63,13 +63,13 @@ final class Moving {
             .best(one.at(), lessons)
             .filter(outlet -> outlet != one.outlet() && layout.cost(one.at(), outlet) < was);
     if (better.isEmpty()) {
-      layout.hang(one.at(), one.outlet());
+      layout.hangBack(one);
       return false;
     }
     Placed now = layout.hang(one.at(), better.get());
     if (!trouble.with(layout.placed()).isEmpty()) {
       layout.takeOff(now);
-      layout.hang(one.at(), one.outlet());
+      layout.hangBack(one);
     }
     return true;
   }

@@ -267,6 +267,11 @@ final class Outlet {
     return spot(at).orElse(new Chain.Spot(last, Optional.empty(), false));
   }
 
+  /** The cable to a piece on a remote box that is chosen already. */
+  Chain.Spot spotOn(PieceAt at, int box) {
+    return chain.map(one -> one.on(box, at.prop().zone())).orElseGet(() -> spotOrSame(at));
+  }
+
   /** The bank that it is of, from 1; 0 where there are none. */
   int bank() {
     return chain.map(Chain::bank).orElse(0);

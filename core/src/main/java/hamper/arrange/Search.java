@@ -145,7 +145,11 @@ final class Search {
     double was = layout.cost(one.at(), one.outlet());
     Outlet now = layout.best(one.at(), lessons).orElse(one.outlet());
     boolean moves = now != one.outlet() && layout.cost(one.at(), now) < was;
-    layout.hang(one.at(), moves ? now : one.outlet());
+    if (moves) {
+      layout.hang(one.at(), now);
+    } else {
+      layout.hangBack(one);
+    }
     return moves;
   }
 

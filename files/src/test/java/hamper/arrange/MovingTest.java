@@ -9,6 +9,7 @@ import hamper.display.Plan;
 import hamper.edit.UnpatchPieces;
 import hamper.facts.Facts;
 import java.io.IOException;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -59,6 +60,26 @@ class MovingTest {
     }
     assertThat(moved).as("pieces that move").isPositive();
     assertThat(fewerLeft).as("pieces that have a place only since others move").isPositive();
+  }
+
+  @Test
+  void whatHangsStartsOnTheRemoteBoxOnWhichItHangs() throws IOException {
+    Plan plan = Yards.demo();
+    Facts facts = Facts.of(plan);
+    Set<String> movable = Movable.of(plan, Arrange.all(plan), Set.of());
+    Plan bare = plan.with(new UnpatchPieces(movable.stream().sorted().toList()).change(plan));
+    Ground ground = new Ground(facts, facts.with(bare), movable);
+    Layout layout = ground.replayed(plan, movable, Aim.EASIEST.weights());
+    Set<Integer> boxes = new HashSet<>();
+    for (Placed one : layout.placed()) {
+      int box = leg(plan, one.piece()).orElseThrow().leg().box().orElse(1);
+      assertThat(one.spot().box()).as(one.piece()).isEqualTo(box);
+      boxes.add(box);
+    }
+    assertThat(boxes).contains(1, 2, 3);
+    assertThat(new Telling(plan, layout, ground.measured(), new Lessons()).hung())
+        .as("nothing would move")
+        .isEmpty();
   }
 
   @Test
