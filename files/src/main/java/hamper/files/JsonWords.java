@@ -68,7 +68,20 @@ final class JsonWords {
           ? new Words("nothing", "this field has to be there")
           : new Words("something else", wanted(wrong.getTargetType()));
     }
+    if (isNothing(e)) {
+      return new Words("nothing", "no entry of a list or of an object stands empty (null) here");
+    }
     return new Words("what stands there", "it is not JSON: " + unreadable(e));
+  }
+
+  /** Our lists and tables hold no nulls, and say so when they are made. */
+  private static boolean isNothing(Throwable e) {
+    for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+      if (cause instanceof NullPointerException) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static String shown(Object value) {

@@ -11,7 +11,9 @@ import hamper.samples.RandomEdits;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
+import tools.jackson.core.JacksonException;
 
 /**
  * Edits as JSON: what is left out stays, null is none, and nothing of an edit is lost on the way.
@@ -87,5 +89,22 @@ class EditJsonTest {
     assertThat(edit.controller().powered()).isEmpty();
     assertThat(edit.controller().runs().get(0).legs().get(0).feeds()).isEmpty();
     assertThat(edit.controller().runs().get(0).legs().get(0).cut()).isEmpty();
+  }
+
+  @Test
+  void anEmptyEntryOfAListOrAnObjectIsToldAsSuch() {
+    String list = "{\"type\":\"UnpatchPieces\",\"pieces\":[\"a\",null]}";
+    String object =
+        "{\"type\":\"HangPieces\",\"at\":[{\"port\":{\"controller\":\"k2\",\"kind\":\"PIXEL\","
+            + "\"port\":5},\"pieces\":[\"a\"]}],\"boxes\":{\"a\":null}}";
+    for (String json : List.of(list, object)) {
+      assertThatThrownBy(() -> read(json))
+          .isInstanceOfSatisfying(
+              JacksonException.class,
+              e ->
+                  assertThat(Refusals.of(e))
+                      .hasMessageContaining("nothing is refused")
+                      .hasMessageContaining("stands empty (null)"));
+    }
   }
 }
