@@ -1,21 +1,16 @@
 <script setup lang="ts">
 import { mdiChevronDown, mdiChevronRight, mdiMapOutline } from '@mdi/js'
 import { computed, nextTick, onMounted, onScopeDispose, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
 import type { PieceView, PropView } from '../api/types'
 import FilterField from '../parts/FilterField.vue'
-import InPlaceText from '../parts/InPlaceText.vue'
 import { fits } from '../parts/matches'
 import { counted } from '../parts/words'
 import { sectionRows } from '../ribbon/geometry'
-import PieceEditor from '../ribbon/PieceEditor.vue'
-import { useGoThere } from '../shell/goThere'
 import { useDisplay } from '../state/display'
-import { usePatching } from '../state/patching'
 import { useWindowing } from '../parts/windowing'
 import EntryLine from './props/EntryLine.vue'
 import { usePropKeys } from './props/propKeys'
-import PropRibbons from './props/PropRibbons.vue'
+import PropRow from './props/PropRow.vue'
 import SelectionBar from './props/SelectionBar.vue'
 import SitePlan from './props/SitePlan.vue'
 
@@ -34,9 +29,6 @@ const ADDRESSES = 46
 
 const props = defineProps<{ prop?: string }>()
 const display = useDisplay()
-const patching = usePatching()
-const router = useRouter()
-const goThere = useGoThere()
 const scroller = ref<HTMLElement>()
 const entry = ref<{ focus: () => void }>()
 const filter = ref('')
@@ -106,6 +98,12 @@ const stripWidth = computed(() => Math.max(280, width.value - 90))
 const narrow = computed(() => width.value < NARROW)
 const nameWidth = computed(() => (narrow.value ? width.value - HANGS - 40 : 190))
 const room = computed(() => Math.max(200, width.value - nameWidth.value - HANGS - 70))
+const widths = computed(() => ({
+  name: nameWidth.value,
+  ribbons: room.value,
+  hangs: HANGS,
+  strip: stripWidth.value,
+}))
 const most = computed(() =>
   Math.max(
     100,
@@ -180,27 +178,6 @@ function fold(zone = '') {
   }
   folded.value = now
 }
-function rename(view: PropView, name: string) {
-  void display.edit({ type: 'SetProps', props: [view.prop.id], set: { name } })
-}
-const loose = (view: PropView) => view.pieces.filter((piece) => !piece.port)
-/** Its pieces are taken in the tray, and places are proposed for them. */
-function hang(view: PropView) {
-  patching.selected = loose(view).map(({ piece }) => piece.id)
-  void router.push({ name: 'patch', params: { piece: 'arrange' } })
-}
-const hangs = (view: PropView) =>
-  [...new Set(view.pieces.flatMap((piece) => piece.written ?? []))].join(', ')
-const told = (view: PropView) => {
-  const pixels = view.pieces.reduce((sum, piece) => sum + piece.pixels, 0)
-  return pixels ? counted(pixels, 'pixel') : counted(view.pieces.length, 'piece')
-}
-function sections(piece: PieceView) {
-  return display.legs.get(piece.piece.id)?.leg.sections
-}
-function brightness(view: PropView, piece: PieceView): number {
-  return display.legs.get(piece.piece.id)?.leg.brightness ?? piece.brightness
-}
 const pixels = computed(() =>
   all.value.reduce((sum, view) => sum + view.pieces.reduce((of, piece) => of + piece.pixels, 0), 0),
 )
@@ -272,117 +249,21 @@ const pixels = computed(() =>
                 <span class="quiet">{{ counted(row.views.length, 'prop') }}</span>
               </div>
             </div>
-            <div
+            <PropRow
               v-else
               class="prop"
-              :class="{
-                chosen: selected.includes(row.view.prop.id),
-                opened: opened === row.view.prop.id,
-              }"
+              :view="row.view"
+              :chosen="selected.includes(row.view.prop.id)"
+              :opened="opened === row.view.prop.id"
+              :narrow="narrow"
+              :widths="widths"
+              :scale="scale"
               :style="{ top: `${top}px`, height: `${row.height}px` }"
-              role="row"
-              :aria-selected="selected.includes(row.view.prop.id)"
-              :aria-label="`${row.view.prop.name}, ${told(row.view)}, ${hangs(row.view) || 'not patched'}`"
               :tabindex="at === row.view.prop.id || (!at && row.key === ids[0]) ? 0 : -1"
-              :data-prop="row.view.prop.id"
-              @click="(event) => click(event, row.view.prop.id)"
+              @click="(event: MouseEvent) => click(event, row.view.prop.id)"
               @dblclick="toggleOpen(row.view.prop.id)"
-            >
-              <div class="line" role="presentation">
-                <span role="gridcell" class="name" :style="{ width: `${nameWidth}px` }">
-                  <button
-                    type="button"
-                    class="foldbutton"
-                    tabindex="-1"
-                    :aria-label="`Open ${row.view.prop.name}`"
-                    :aria-expanded="opened === row.view.prop.id"
-                    @click.stop="toggleOpen(row.view.prop.id)"
-                  >
-                    <v-icon
-                      :icon="opened === row.view.prop.id ? mdiChevronDown : mdiChevronRight"
-                      size="16"
-                    />
-                  </button>
-                  <InPlaceText
-                    v-if="opened === row.view.prop.id"
-                    :value="row.view.prop.name"
-                    label="Name of the prop"
-                    @change="(name) => rename(row.view, name)"
-                    @click.stop
-                    @dblclick.stop
-                  />
-                  <span v-else class="cutname" :title="row.view.prop.name">{{
-                    row.view.prop.name
-                  }}</span>
-                </span>
-                <PropRibbons
-                  v-if="!narrow"
-                  role="gridcell"
-                  :view="row.view"
-                  :scale="scale"
-                  :style="{ width: `${room}px` }"
-                />
-                <span role="gridcell" class="hangs" :style="{ width: `${HANGS}px` }">
-                  <span class="mono count">{{ told(row.view) }}</span>
-                  <button
-                    v-if="hangs(row.view)"
-                    type="button"
-                    tabindex="-1"
-                    class="mono port"
-                    :title="`Go to ${hangs(row.view)}`"
-                    @click.stop="
-                      goThere({ piece: row.view.pieces.find((one) => one.port)!.piece.id })
-                    "
-                  >
-                    {{ hangs(row.view) }}
-                  </button>
-                  <button
-                    v-if="loose(row.view).length"
-                    type="button"
-                    class="loose"
-                    tabindex="-1"
-                    :aria-label="`○ not patched · arrange … ${row.view.prop.name}`"
-                    title="Find it a place"
-                    @click.stop="hang(row.view)"
-                  >
-                    ○ not patched · arrange …
-                  </button>
-                </span>
-              </div>
-              <div
-                v-if="opened === row.view.prop.id"
-                role="gridcell"
-                class="editors"
-                @click.stop
-                @dblclick.stop
-              >
-                <div v-for="piece in row.view.pieces" :key="piece.piece.id" class="editor">
-                  <p class="quiet piecetitle">
-                    {{ piece.piece.name }}
-                    <template v-if="piece.piece.kind === 'string'">
-                      · {{ display.pixelTypes.get(piece.piece.pixelType)?.name }}
-                      <template v-if="piece.piece.dataIn"
-                        >· data in {{ piece.piece.dataIn }}</template
-                      >
-                      <template v-if="piece.piece.connector"
-                        >· {{ piece.piece.connector }}</template
-                      >
-                      <template v-if="piece.piece.leadMetres"
-                        >· lead {{ piece.piece.leadMetres }} m</template
-                      >
-                    </template>
-                    · {{ piece.written ?? 'not patched' }}
-                  </p>
-                  <PieceEditor
-                    :view="piece"
-                    :zone="row.view.prop.zone"
-                    :at="sections(piece)"
-                    :brightness="brightness(row.view, piece)"
-                    :width="stripWidth"
-                  />
-                </div>
-              </div>
-            </div>
+              @toggle="toggleOpen(row.view.prop.id)"
+            />
           </template>
         </div>
       </div>
@@ -440,81 +321,6 @@ const pixels = computed(() =>
   width: 10px;
   height: 10px;
   border-radius: 5px;
-}
-.prop {
-  padding: 5px 12px 5px 24px;
-  border-bottom: 1px solid var(--line);
-  border-left: 3px solid transparent;
-  cursor: default;
-  user-select: none;
-  overflow: hidden;
-}
-.prop:hover {
-  background: color-mix(in srgb, rgb(var(--v-theme-on-surface)) 4%, transparent);
-}
-.prop.chosen {
-  border-left-color: var(--copper);
-  background: color-mix(in srgb, var(--copper) 9%, transparent);
-}
-.prop.opened {
-  background: rgb(var(--v-theme-surface));
-}
-.prop:focus-visible {
-  outline-offset: -2px;
-}
-.line {
-  display: flex;
-  align-items: flex-start;
-  font-size: 13px;
-  line-height: 19px;
-}
-.name {
-  flex: none;
-  display: flex;
-  gap: 4px;
-  overflow: hidden;
-  white-space: nowrap;
-}
-.cutname {
-  overflow: hidden;
-  text-overflow: ellipsis;
-}
-.foldbutton {
-  color: var(--quiet);
-}
-.hangs {
-  flex: none;
-  display: flex;
-  gap: 10px;
-  padding-left: 12px;
-  overflow: hidden;
-  white-space: nowrap;
-}
-.count {
-  font-size: 12px;
-  min-width: 82px;
-  text-align: right;
-}
-.port {
-  color: inherit;
-  font-size: 12px;
-  overflow: hidden;
-  text-overflow: ellipsis;
-}
-.loose {
-  color: var(--copper);
-  font-size: 12.5px;
-}
-.loose:hover {
-  text-decoration: underline;
-}
-.editors {
-  padding: 4px 0 0 20px;
-  overflow-x: auto;
-}
-.piecetitle {
-  font-size: 12.5px;
-  line-height: 24px;
 }
 .beside {
   width: 354px;
