@@ -86,6 +86,18 @@ export const useDisplay = defineStore('display', () => {
     return map
   })
   /** What is wrong where: messages of faults and risks by the key of the thing at fault. */
+  /** How many findings are about each controller. */
+  const findingsOf = computed(() => {
+    const counts = new Map<string, number>()
+    for (const finding of view.value?.findings ?? []) {
+      for (const id of new Set(finding.subjects.map((subject) => subject.controller))) {
+        if (id) {
+          counts.set(id, (counts.get(id) ?? 0) + 1)
+        }
+      }
+    }
+    return counts
+  })
   /** Pieces whose channels something else answers to as well. */
   const overlapping = computed(
     () =>
@@ -414,6 +426,7 @@ export const useDisplay = defineStore('display', () => {
     pieces,
     propOfPiece,
     legs,
+    findingsOf,
     overlapping,
     wrongAt,
     wrongControllers,
