@@ -65,7 +65,7 @@ describe('a proposal in words', () => {
 
   it('sets what hangs now beside it where that may move', () => {
     expect(wishesTold({ ...view({}), now: { ...COST, metres: 2000, twinsApart: 0 } }).at(-1)).toBe(
-      'as it hangs now: 3 controllers, 2,000 m, 1 prop over two controllers, 2 strings of a prop not on the next port',
+      'all of it as it hangs now: 3 controllers, 2,000 m, 1 prop over two controllers, 2 strings of a prop not on the next port',
     )
   })
 

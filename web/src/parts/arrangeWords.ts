@@ -71,7 +71,7 @@ export function wishesTold({ proposal, now }: ArrangeView): string[] {
   told.push(...wishesMissed(cost))
   if (now) {
     told.push(
-      `as it hangs now: ${[counted(now.controllers, 'controller'), metres(now), ...wishesMissed(now)].join(', ')}`,
+      `all of it as it hangs now: ${[counted(now.controllers, 'controller'), metres(now), ...wishesMissed(now)].join(', ')}`,
     )
   }
   return told

@@ -81,7 +81,7 @@ class ArrangeController {
    *
    * @param title of the aim
    * @param edit all of it, as one step; left out where nothing fits
-   * @param now what the same pieces cost as they hang, where they may move
+   * @param now what all that was asked about costs as it hangs, where that may move
    */
   record ArrangeView(
       int version, String title, Proposal proposal, Optional<Edit> edit, Optional<Cost> now) {}
