@@ -51,7 +51,9 @@ public final class Arrange {
   static Proposal once(Facts facts, Set<String> wanted, Aim aim) {
     Asked asked = Asked.of(loose(facts.plan(), wanted::contains), aim);
     Ground ground = new Ground(facts, facts, asked.pieces());
-    return new Search(ground, asked, aim, Order.BY_SIZE, Progress.NONE).found().proposal();
+    return new Search(ground, asked, aim.weights(), Order.BY_SIZE, Progress.NONE)
+        .found()
+        .proposal();
   }
 
   /** Every piece, whether it hangs or not. */
@@ -146,12 +148,13 @@ public final class Arrange {
     boolean many = ground.pieces().size() > SEVERAL;
     boolean near = aim == Aim.FEWEST && many;
     List<Found> all = new ArrayList<>();
-    Found first = found(ground, near ? Aim.EASIEST : aim, Order.BY_SIZE, all);
+    Weights own = asked.weights(near ? Aim.EASIEST : aim);
+    Found first = found(ground, own, Order.BY_SIZE, all);
     if (first.exact()) {
       return first.proposal();
     }
     if (!many) {
-      found(ground, aim, Order.BY_ZONE, all);
+      found(ground, own, Order.BY_ZONE, all);
     }
     for (Aim other : Aim.values()) {
       // by other weights more may fit; and what stays near needs fewer controllers where the
@@ -159,8 +162,11 @@ public final class Arrange {
       boolean helps =
           !first.proposal().left().isEmpty() || aim == Aim.FEWEST && !near && other == Aim.EASIEST;
       if (other != aim && helps) {
-        found(ground, other, Order.BY_SIZE, all);
+        found(ground, asked.weights(other), Order.BY_SIZE, all);
       }
+    }
+    if (asked.spread() && !first.proposal().left().isEmpty()) {
+      found(ground, aim.weights(), Order.BY_SIZE, all); // a place comes before a spread
     }
     Comparator<Found> better = Comparator.comparingInt(one -> one.proposal().left().size());
     if (aim == Aim.FEWEST) {
@@ -178,7 +184,7 @@ public final class Arrange {
   }
 
   /** One more way, unless somebody stopped the last. */
-  private Found found(Ground ground, Aim by, Order order, List<Found> all) {
+  private Found found(Ground ground, Weights by, Order order, List<Found> all) {
     Found last = all.isEmpty() ? null : all.get(all.size() - 1);
     if (last != null && last.proposal().stopped()) {
       return last;

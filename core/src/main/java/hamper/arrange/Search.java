@@ -56,12 +56,12 @@ final class Search {
   record Found(Proposal proposal, double weighed, boolean exact) {}
 
   /**
-   * @param by by whose weights it is searched
+   * @param weights by which it is searched; what is found is weighed by those of the aim
    */
-  Search(Ground ground, Asked asked, Aim by, Ground.Order order, Progress progress) {
+  Search(Ground ground, Asked asked, Weights weights, Ground.Order order, Progress progress) {
     this.ground = ground;
     this.asked = asked;
-    weights = asked.weights(by);
+    this.weights = weights;
     this.progress = progress;
     anchored = ground.anchored();
     pieces =

@@ -106,7 +106,12 @@ class MovingTest {
     for (Aim aim : Aim.values()) {
       Ground ground = Ground.anew(facts, facts.with(bare), movable);
       Proposal proposal =
-          new Search(ground, Asked.of(movable, aim), aim, Ground.Order.BY_SIZE, Progress.NONE)
+          new Search(
+                  ground,
+                  Asked.of(movable, aim),
+                  aim.weights(),
+                  Ground.Order.BY_SIZE,
+                  Progress.NONE)
               .found()
               .proposal();
       System.out.printf(
