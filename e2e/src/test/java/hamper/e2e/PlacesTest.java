@@ -255,7 +255,7 @@ class PlacesTest extends DemoCase {
   void severalPropsAreChangedCopiedAndHungAtOnceWithoutAMouse() {
     window.go("Props");
     page.keyboard().press("n");
-    page.keyboard().type("Bollard 1…3, 20, Moored boats");
+    page.keyboard().type("Bollard 1…3, 20, Footbridge");
     window.acknowledged(() -> page.keyboard().press("Enter"));
     Locator selection = page.getByTestId("selection");
     assertThat(selection).containsText("3 props");
