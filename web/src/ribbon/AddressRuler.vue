@@ -43,12 +43,13 @@ const apart = computed(() =>
   spans.value.filter((span) => isLit(span.leg.piece) || isWrong(span.leg.piece)),
 )
 const paths = computed(() => {
-  const byColour = new Map<string, string>()
+  const byColour = new Map<string, { d: string; pieces: string }>()
   for (const span of spans.value) {
     const colour = display.zoneColour(span.leg.zone)
     const wide = Math.max(1.5, (span.to - span.from) * scale.value - 0.5)
     const rect = `M${(span.from * scale.value).toFixed(2)} 19h${wide.toFixed(2)}v13h-${wide.toFixed(2)}z`
-    byColour.set(colour, (byColour.get(colour) ?? '') + rect)
+    const before = byColour.get(colour) ?? { d: '', pieces: '' }
+    byColour.set(colour, { d: before.d + rect, pieces: `${before.pieces} ${span.leg.piece}` })
   }
   return [...byColour]
 })
@@ -115,7 +116,14 @@ const shown = computed(() => {
       @click="choose"
     >
       <rect x="0" y="17" :width="width" height="17" class="ground" />
-      <path v-for="[colour, d] in paths" :key="colour" :d="d" :fill="colour" class="span" />
+      <path
+        v-for="[colour, { d, pieces }] in paths"
+        :key="colour"
+        :d="d"
+        :fill="colour"
+        :data-spans="pieces"
+        class="span"
+      />
       <rect
         v-for="span in apart"
         :key="span.key"

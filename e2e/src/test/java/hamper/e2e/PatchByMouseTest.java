@@ -30,7 +30,7 @@ class PatchByMouseTest {
     List<String> starts = wire.stream().map(window::startOf).toList();
     int onRuler = 0;
     for (String piece : wire) {
-      onRuler += window.page.locator("[data-span='%s']".formatted(piece)).count();
+      onRuler += window.page.locator("[data-spans~='%s']".formatted(piece)).count();
     }
     String findings = window.findings();
     window.go("Handover");
