@@ -29,10 +29,16 @@ export function useArranging(zone: string | undefined) {
   let asking: AbortController | undefined
   let running = ''
 
-  const taken = new Set(patching.selected)
+  const selected = new Set(patching.selected)
   const loose = computed(() => new Set(display.loose.map((one) => one.piece.id)))
+  /** What is selected and hangs counts only where it may move. */
+  const taken = computed(
+    () => new Set([...selected].filter((id) => move.value || loose.value.has(id))),
+  )
   const isWanted = (id: string) =>
-    zone ? display.propOfPiece.get(id)?.prop.zone === zone : !taken.size || taken.has(id)
+    zone
+      ? display.propOfPiece.get(id)?.prop.zone === zone
+      : !taken.value.size || taken.value.has(id)
   /** Those that hang nowhere, and those that hang where they may move. */
   const wanted = computed(() =>
     [...display.propOfPiece.keys()].filter(
@@ -40,7 +46,7 @@ export function useArranging(zone: string | undefined) {
     ),
   )
   /** Nothing in particular: the server knows best what all is. */
-  const all = () => !zone && !taken.size
+  const all = () => !zone && !taken.value.size
 
   async function look() {
     stop()
