@@ -166,7 +166,9 @@ public final class Arrange {
       }
     }
     if (asked.spread() && !first.proposal().left().isEmpty()) {
-      found(ground, aim.weights(), Order.BY_SIZE, all); // a place comes before a spread
+      for (Aim any : Aim.values()) {
+        found(ground, any.weights(), Order.BY_SIZE, all); // a place comes before a spread
+      }
     }
     Comparator<Found> better = Comparator.comparingInt(one -> one.proposal().left().size());
     if (aim == Aim.FEWEST) {

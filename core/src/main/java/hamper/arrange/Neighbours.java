@@ -179,6 +179,8 @@ final class Neighbours {
   static double step(Weights weights, PortRef before, PortRef after) {
     if (!before.controller().equals(after.controller())) {
       return weights.split();
+    } else if (before.kind() != after.kind()) {
+      return 0; // a relay is not after a pixel port
     }
     int step = after.port() - before.port();
     return step < 0 ? weights.backwards() : Math.max(0, step - 1) * weights.skipped();

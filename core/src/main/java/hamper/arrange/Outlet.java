@@ -21,6 +21,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 import java.util.stream.Stream;
 
@@ -105,6 +106,18 @@ final class Outlet {
   /** Whether it would share a wire with feeds: its own, or those of what hangs there. */
   boolean joins(PieceAt at) {
     return !empty() && (fed > 0 || measured.hasFeeds(at));
+  }
+
+  /** How many of some of its pieces share the wire with feeds, as {@link #joins} has it. */
+  int joined(Predicate<PieceAt> some) {
+    boolean feeds = false;
+    int count = 0;
+    for (int i = 0; i < pieces.size(); i++) {
+      PieceAt at = pieces.get(i);
+      feeds |= measured.hasFeeds(at);
+      count += i > 0 && feeds && some.test(at) ? 1 : 0;
+    }
+    return count;
   }
 
   /** Whether anything on it has feeds of its own. */

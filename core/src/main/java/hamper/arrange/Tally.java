@@ -79,6 +79,7 @@ record Tally(
         (metres + unknown * Yardstick.UNKNOWN_METRES) * weights.metre()
             + boxes * weights.box()
             + shared * weights.shared()
+            + joined(layout, outlets.keySet()) * weights.joined()
             + another.size() * weights.another()
             + layout.roomTaken(outlets.keySet()) * weights.room()
             + zonesOver * weights.zone()
@@ -96,6 +97,12 @@ record Tally(
         social.twinsApart,
         zonesOver,
         weighed);
+  }
+
+  private static int joined(Layout layout, Set<PortRef> outlets) {
+    return outlets.stream()
+        .mapToInt(port -> layout.outlet(port).joined(at -> layout.of(at.piece().id()).isPresent()))
+        .sum();
   }
 
   /** Each pair once: with the one before a piece. */
