@@ -37,6 +37,8 @@ const stays = computed(() =>
     ? 'What is held, given, set at hardware or mirrored stays.'
     : 'What hangs stays where it is.',
 )
+/** What moves makes room for others: with some left out it is another plan than the one checked. */
+const checked = computed(() => !without.value.size || !hung.value.some((one) => one.from))
 
 async function take() {
   const making = edit.value
@@ -197,7 +199,14 @@ function onKey(event: KeyboardEvent) {
         >Hang {{ counted(hung.length - without.size, 'piece') }}</v-btn
       >
       <v-btn size="small" variant="text" @click="emit('done')">Leave it</v-btn>
-      <span class="quiet">{{ stays }} Nothing new that is wrong comes with it.</span>
+      <span class="quiet"
+        >{{ stays }}
+        {{
+          checked
+            ? 'Nothing new that is wrong comes with it.'
+            : 'With pieces left out it was not checked as a whole; what would change stands above.'
+        }}</span
+      >
     </p>
   </section>
 </template>
