@@ -1,5 +1,13 @@
 import { expect, test } from 'vitest'
-import { gapTold, HELD, rowsOf, slotOf, standsAt, totals } from '../src/places/addresses/gridRows'
+import {
+  gapTold,
+  HELD,
+  matching,
+  rowsOf,
+  slotOf,
+  standsAt,
+  totals,
+} from '../src/places/addresses/gridRows'
 import { slotAt } from '../src/places/addresses/drawGrid'
 import { shadowsOf } from '../src/places/addresses/gridShadows'
 import { headsKey, remember, remembered } from '../src/places/addresses/sheetHeads'
@@ -24,6 +32,24 @@ test('rows are unpacked, by source and controller', () => {
   expect(gapTold(rows[0], 509)).toBe('left over: no whole pixel fits')
   expect(gapTold(rows[1], 5)).toBe('free between')
   expect(totals(rows)).toEqual({ slots: 1950, taken: 538, overlapping: 0 })
+})
+
+test('each word of a filter is looked for in controller, universe, pieces and what is wrong', () => {
+  const rows = rowsOf(grid, (controller) => -controller)
+  const found = (filter: string) =>
+    matching(
+      rows,
+      filter,
+      (place) => `K${place + 1}`,
+      (piece) => ({ p: 'Bow rail', q: 'Pennants' })[piece],
+    ).map((row) => row.number)
+  expect(found('')).toEqual([5, 0])
+  expect(found('k2')).toEqual([5])
+  expect(found('PENN bow')).toEqual([5])
+  expect(found('held')).toEqual([5])
+  expect(found('k1 held')).toEqual([])
+  expect(found('byte')).toEqual([0])
+  expect(found('overlapping')).toEqual([])
 })
 
 test('a place on the canvas is a slot, and nothing beside the row', () => {

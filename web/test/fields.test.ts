@@ -10,7 +10,7 @@ const source = (file: string) => sources[`../src/${file}`]
 
 const CONTROLLER = 'places/controllers/ControllerRow.vue'
 const MORE = 'places/controllers/ControllerMore.vue'
-const NETWORK = 'places/network/PlannedNetwork.vue'
+const NETWORK = 'places/network/SubnetTitle.vue'
 const PIECE = 'ribbon/PieceEditor.vue'
 const SECTION = 'ribbon/SectionBlock.vue'
 const WALL = 'ribbon/WallEditor.vue'

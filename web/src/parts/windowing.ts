@@ -23,10 +23,12 @@ export function firstAbove(ascending: number[], value: number): number {
  *
  * @param scroller the element that scrolls
  * @param rows all rows, each with its height in px
+ * @param scrolled is told by how much somebody scrolled (px); not what is shown by its number
  */
 export function useWindowing<R extends { height: number }>(
   scroller: Ref<HTMLElement | undefined>,
   rows: Ref<R[]>,
+  scrolled: (step: number) => void = () => {},
 ) {
   const top = ref(0)
   const height = ref(600)
@@ -73,7 +75,11 @@ export function useWindowing<R extends { height: number }>(
 
   onMounted(() => {
     const element = scroller.value!
-    element.addEventListener('scroll', look, { passive: true })
+    const onScroll = () => {
+      scrolled(element.scrollTop - top.value)
+      look()
+    }
+    element.addEventListener('scroll', onScroll, { passive: true })
     observer = new ResizeObserver(() => {
       height.value = element.clientHeight
       width.value = element.clientWidth

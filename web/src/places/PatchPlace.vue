@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, watch, type Ref } from 'vue'
 import { useRouter } from 'vue-router'
-import type { ControllerView, LaneView, LegView } from '../api/types'
+import type { ControllerView, LaneView } from '../api/types'
 import { usedTold } from '../parts/blockTold'
 import AddressRuler from '../ribbon/AddressRuler.vue'
-import { reachOf, sectionRows } from '../ribbon/geometry'
+import { reachOf } from '../ribbon/geometry'
 import { portKey, useDisplay } from '../state/display'
 import { useHandover } from '../state/handover'
 import { isAcross, usePatching } from '../state/patching'
@@ -13,40 +13,23 @@ import BankHeading from './patch/BankHeading.vue'
 import ControllerHeader from './patch/ControllerHeader.vue'
 import { useDrag } from './patch/drag'
 import { usePatchKeys, type Cell } from './patch/keys'
+import { useFolding } from './patch/folding'
 import LegGlass from './patch/LegGlass.vue'
 import PieceTray from './patch/PieceTray.vue'
+import PlainRow from './patch/PlainRow.vue'
 import { usePointedPixel } from './patch/pointedPixel'
 import PortLane from './patch/PortLane.vue'
+import { useReveal } from './patch/reveal'
+import { patchRows, type Row } from './patch/rows'
+import { useFlight } from '../parts/flight'
 import { useSlots } from '../parts/slots'
 import { useWindowing } from '../parts/windowing'
 import { counted } from '../parts/words'
 
-type Row =
-  | { kind: 'head'; key: string; height: number; view: ControllerView }
-  | { kind: 'lane'; key: string; height: number; view: ControllerView; lane: LaneView }
-  | {
-      kind: 'glass'
-      key: string
-      height: number
-      view: ControllerView
-      lane: LaneView
-      leg: LegView
-    }
-  | { kind: 'ruler'; key: string; height: number; view: ControllerView }
-  | { kind: 'bank'; key: string; height: number; view: ControllerView; lane: LaneView }
-
 const LABEL = 86
-/** What stands beside the sections under the glass (px). */
-const GLASS_BESIDE = 170
 /** Beside the wire; on a phone only the wire is read. */
 const METERS = 284
 const NARROW = 600
-/** Room under the glass, by what hangs there. */
-const GLASS = { PIXEL: 274, PANEL: 236, DMX: 140, RELAY: 84, SERIAL: 84 }
-
-/** A row of sections under the glass, with their addresses (px). */
-const SECTION_ROW = 126
-
 /** The piece that the address opens. */
 const props = defineProps<{ piece?: string }>()
 
@@ -61,7 +44,6 @@ const router = useRouter()
 const patching = usePatching()
 const handover = useHandover()
 const scroller = ref<HTMLElement>()
-const folded = patching.folded
 const zoom = ref(1)
 const onlyUsed = ref(false)
 
@@ -73,49 +55,20 @@ const controllers = computed(() =>
 function isShown(view: ControllerView, lane: LaneView): boolean {
   return lane.legs.length > 0 || (view.host ? wantsLines.value : !onlyUsed.value)
 }
-const rows = computed<Row[]>(() => controllers.value.flatMap(rowsOf))
-const { visible, total, width, show } = useWindowing(scroller, rows)
-/** Lanes and rulers keep nothing of their own, so that their elements may be used again. */
-const slotsOf = useSlots<Row>((row) =>
-  row.kind === 'lane' || row.kind === 'ruler' ? row.kind : undefined,
+const { folded, fold, allFolded, foldAll } = useFolding(controllers)
+const rows: Ref<Row[]> = computed(() =>
+  controllers.value.flatMap((view) =>
+    patchRows(view, {
+      folded: folded.has(view.controller.id),
+      has: (lane) => isShown(view, lane),
+      glass: patching.glass,
+      glassWidth: glassWidth.value,
+      piece: (id) => display.pieces.get(id),
+    }),
+  ),
 )
-const slots = computed(() => slotsOf(visible.value.map((one) => one.row)))
+const { visible, total, width, show } = useWindowing(scroller, rows, (step) => flight.moved(step))
 const glassWidth = computed(() => Math.max(1, width.value - LABEL - 24))
-
-function rowsOf(view: ControllerView): Row[] {
-  const id = view.controller.id
-  const all: Row[] = [{ kind: 'head', key: `h${id}`, height: 40, view }]
-  if (folded.has(id)) {
-    return all
-  }
-  for (const lane of view.lanes) {
-    if (!isShown(view, lane)) {
-      continue
-    }
-    const before = all[all.length - 1]
-    const bank = before.kind === 'lane' || before.kind === 'glass' ? before.lane.bank?.bank : 0
-    if (lane.bank && lane.bank.bank !== bank) {
-      all.push({ kind: 'bank', key: `b${portKey(lane.port)}`, height: 22, view, lane })
-    }
-    all.push({ kind: 'lane', key: portKey(lane.port), height: 35, view, lane })
-    const leg = lane.legs.find((one) => one.piece === patching.glass)
-    if (leg) {
-      const height = GLASS[lane.port.kind] + moreRows(leg)
-      all.push({ kind: 'glass', key: `g${leg.piece}`, height, view, lane, leg })
-    }
-  }
-  if (view.block.channels > 0) {
-    all.push({ kind: 'ruler', key: `r${id}`, height: 64, view })
-  }
-  return all
-}
-
-/** What a string of many sections takes more under the glass (px). */
-function moreRows({ piece }: LegView): number {
-  const one = display.pieces.get(piece)?.piece
-  const room = glassWidth.value - GLASS_BESIDE
-  return one?.kind === 'string' ? (sectionRows(one.sections, room) - 1) * SECTION_ROW : 0
-}
 
 const most = computed(() => Math.max(100, ...display.lanes.map(reachOf)))
 const narrow = computed(() => width.value < NARROW)
@@ -125,6 +78,17 @@ const scale = computed(() => (room.value / most.value) * zoom.value)
 const inner = computed(() =>
   Math.max(width.value, LABEL + meters.value + 24 + most.value * scale.value),
 )
+
+const flight = useFlight(
+  computed(() => visible.value.map((one) => one.row.key)),
+  scale,
+)
+const isPlain = (row: Row) => row.kind !== 'glass' && flight.plain.value.has(row.key)
+/** Lanes, rulers and what is plain keep nothing of their own: their elements may be used again. */
+const slotsOf = useSlots<Row>((row) =>
+  isPlain(row) ? 'plain' : row.kind === 'lane' || row.kind === 'ruler' ? row.kind : undefined,
+)
+const slots = computed(() => slotsOf(visible.value.map((one) => one.row)))
 
 const shownLanes = computed(() =>
   rows.value
@@ -193,25 +157,6 @@ function isAimed(view: { controller: { id: string } }): boolean {
   return !!target && isAcross(target) && target.controller === view.controller.id
 }
 
-function fold(id: string, others: boolean) {
-  if (others) {
-    // with Alt this one stays, and every other is folded away
-    controllers.value.forEach((view) => folded.add(view.controller.id))
-    folded.delete(id)
-  } else if (!folded.delete(id)) {
-    folded.add(id)
-  }
-}
-const allFolded = computed(() => controllers.value.every((view) => folded.has(view.controller.id)))
-/** Folds all away, or unfolds all; the one that the keyboard stands in stays where it is. */
-function foldAll() {
-  if (allFolded.value) {
-    folded.clear()
-  } else {
-    controllers.value.forEach((view) => folded.add(view.controller.id))
-  }
-}
-
 /** What a spread over several ports would do, told once, at the pointer. */
 const summed = computed(() => {
   const { preview, target } = patching
@@ -255,33 +200,7 @@ watch(
   { immediate: true, flush: 'post' },
 )
 
-/** Brings into view what somebody was sent here for. */
-watch(
-  () => patching.reveal,
-  async (wanted) => {
-    if (!wanted) {
-      return
-    }
-    patching.reveal = undefined
-    const split = wanted.indexOf(':')
-    const [kind, key] = [wanted.slice(0, split), wanted.slice(split + 1)]
-    const leg = kind === 'piece' ? display.legs.get(key) : undefined
-    const controller =
-      kind === 'controller' ? key : kind === 'port' ? key.split('|')[0] : leg?.lane.port.controller
-    if (controller) {
-      folded.delete(controller)
-    }
-    await nextTick()
-    if (kind === 'controller') {
-      show(rows.value.findIndex((row) => row.key === `h${key}`))
-    } else if (kind === 'port') {
-      await go({ lane: key, index: 0 })
-    } else if (leg) {
-      await go({ lane: portKey(leg.lane.port), index: leg.index })
-    }
-  },
-  { immediate: true, flush: 'post' },
-)
+useReveal(rows, show, go)
 </script>
 
 <template>
@@ -344,8 +263,9 @@ watch(
           :class="[row.kind, { over: row.kind === 'lane' && patching.isOver(row.lane) }]"
           :style="{ top: `${top}px`, height: `${row.height}px` }"
         >
+          <PlainRow v-if="isPlain(row)" :row="row" :scale="scale" />
           <ControllerHeader
-            v-if="row.kind === 'head'"
+            v-else-if="row.kind === 'head'"
             :view="row.view"
             :folded="folded.has(row.view.controller.id)"
             :most="most"

@@ -1,30 +1,25 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { ref, shallowRef } from 'vue'
 import { api, Problem } from '../api/client'
 import { follow, type News } from '../api/follow'
+import { indexesOf } from './indexes'
 import { merge } from './merge'
 import { said as asSaid } from '../api/said'
 import type {
   ControllerChange,
   ControllerSettings,
-  ControllerView,
   Delta,
   DisplayView,
   Edit,
   Finding,
   Header,
-  LaneView,
-  LegView,
   Moving,
   Listed,
   OutputState,
-  PieceView,
-  PortRef,
-  PixelType,
-  PropView,
-  Subject,
   Taken,
 } from '../api/types'
+
+export { portKey, wrongKey } from './indexes'
 
 /** A line that says what an edit did. */
 export interface Said {
@@ -33,19 +28,6 @@ export interface Said {
 }
 
 const asText = (what: unknown) => JSON.stringify(what)
-
-/** The narrowest thing that a finding is about, as a key. */
-export function wrongKey(subject: Subject): string | undefined {
-  if (subject.piece) {
-    return `piece ${subject.piece}`
-  }
-  return subject.port ? portKey(subject.port) : subject.controller
-}
-
-/** A key for a port that can stand in an attribute. */
-export function portKey(at: PortRef): string {
-  return `${at.controller}|${at.kind}|${at.port}`
-}
 
 export const useDisplay = defineStore('display', () => {
   const list = ref<Listed[]>([])
@@ -68,84 +50,6 @@ export const useDisplay = defineStore('display', () => {
   /** Edits go one after another, so that each is made on the version before it. */
   let queue: Promise<unknown> = Promise.resolve()
 
-  const lanes = computed(() => view.value?.controllers.flatMap((c) => c.lanes) ?? [])
-  const laneByPort = computed(() => new Map(lanes.value.map((lane) => [portKey(lane.port), lane])))
-  const pieces = computed(
-    () => new Map<string, PieceView>(allPieces(view.value).map((p) => [p.piece.id, p])),
-  )
-  const propOfPiece = computed(() => {
-    const map = new Map<string, PropView>()
-    view.value?.props.forEach((p) => p.pieces.forEach((piece) => map.set(piece.piece.id, p)))
-    return map
-  })
-  const legs = computed(() => {
-    const map = new Map<string, { lane: LaneView; leg: LegView; index: number }>()
-    lanes.value.forEach((lane) =>
-      lane.legs.forEach((leg, index) => map.set(leg.piece, { lane, leg, index })),
-    )
-    return map
-  })
-  /** What is wrong where: messages of faults and risks by the key of the thing at fault. */
-  /** How many findings are about each controller. */
-  const findingsOf = computed(() => {
-    const counts = new Map<string, number>()
-    for (const finding of view.value?.findings ?? []) {
-      for (const id of new Set(finding.subjects.map((subject) => subject.controller))) {
-        if (id) {
-          counts.set(id, (counts.get(id) ?? 0) + 1)
-        }
-      }
-    }
-    return counts
-  })
-  /** Pieces whose channels something else answers to as well. */
-  const overlapping = computed(
-    () =>
-      new Set(
-        view.value?.findings
-          .filter((finding) => finding.code === 'overlap')
-          .flatMap((finding) => finding.subjects.map((subject) => subject.piece)),
-      ),
-  )
-  const wrongAt = computed(() => {
-    const map = new Map<string, { fault: boolean; told: string }>()
-    view.value?.findings.forEach((finding) => {
-      const key = finding.severity === 'HINT' ? undefined : wrongKey(finding.subjects[0])
-      if (key) {
-        const before = map.get(key)
-        map.set(key, {
-          fault: finding.severity === 'FAULT' || !!before?.fault,
-          told: before ? `${before.told}\n${finding.message}` : finding.message,
-        })
-      }
-    })
-    return map
-  })
-  /** Controllers that any finding is about. */
-  const wrongControllers = computed(
-    () =>
-      new Set(
-        view.value?.findings.flatMap((finding) =>
-          finding.subjects.map((subject) => subject.controller),
-        ),
-      ),
-  )
-  const loose = computed(() => allPieces(view.value).filter((piece) => !piece.port))
-  const zoneIndex = computed(() => new Map(view.value?.zones.map((zone, i) => [zone.id, i])))
-
-  function allPieces(display?: DisplayView): PieceView[] {
-    return display?.props.flatMap((prop) => prop.pieces) ?? []
-  }
-
-  function controllerOf(id: string): ControllerView | undefined {
-    return view.value?.controllers.find((c) => c.controller.id === id)
-  }
-
-  function zoneColour(zone?: string): string {
-    const index = zone === undefined ? undefined : zoneIndex.value.get(zone)
-    return index === undefined ? 'var(--zone-none)' : `var(--zone-${index % 8})`
-  }
-
   /** Runs something that may fail; a failure is shown, and the answer is undefined. */
   async function attempt<T>(work: () => Promise<T>): Promise<T | undefined> {
     busy.value++
@@ -159,10 +63,6 @@ export const useDisplay = defineStore('display', () => {
       busy.value--
     }
   }
-
-  const pixelTypes = computed(
-    () => new Map<string, PixelType>(view.value?.pixelTypes.map((type) => [type.id, type])),
-  )
 
   async function loadList() {
     list.value = (await attempt(api.displays)) ?? list.value
@@ -392,10 +292,6 @@ export const useDisplay = defineStore('display', () => {
   const set = (id: string, settings: Partial<ControllerSettings>) =>
     setController(id, { settings: asSaid(settings) })
 
-  function zoneName(zone?: string): string {
-    return view.value?.zones.find((one) => one.id === zone)?.name ?? ''
-  }
-
   /** What is wrong, as it was asked for anew; of another version it counts for nothing. */
   function takeFindings(version: number, findings: Finding[], accepted: Taken[]) {
     const now = view.value
@@ -409,6 +305,7 @@ export const useDisplay = defineStore('display', () => {
   }
 
   return {
+    ...indexesOf(view),
     startsMove,
     moveStarts,
     besides,
@@ -421,20 +318,7 @@ export const useDisplay = defineStore('display', () => {
     problem,
     busy,
     started,
-    lanes,
-    laneByPort,
-    pieces,
-    propOfPiece,
-    legs,
-    findingsOf,
-    overlapping,
-    wrongAt,
-    wrongControllers,
-    loose,
     attempt,
-    controllerOf,
-    zoneColour,
-    pixelTypes,
     loadList,
     open,
     start,
@@ -455,6 +339,5 @@ export const useDisplay = defineStore('display', () => {
     takeOver,
     set,
     setController,
-    zoneName,
   }
 })

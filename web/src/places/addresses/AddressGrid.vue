@@ -2,17 +2,18 @@
 import { computed, nextTick, onMounted, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '../../api/client'
-import type { GridView, Slot, Spot } from '../../api/types'
+import type { Spot } from '../../api/types'
 import { KEYS, keyOf } from '../../parts/keys'
-import { LETTER_COLOURS } from '../../ribbon/colourOrders'
 import { useGoThere } from '../../shell/goThere'
 import { useDisplay } from '../../state/display'
-import { useHandover } from '../../state/handover'
 import { usePatching } from '../../state/patching'
 import { useShell } from '../../state/shell'
-import { drawRow, type Ink, LABEL_WIDTH, ROW_HEIGHT, slotAt } from './drawGrid'
-import { gapTold, type GridRow, HELD, OVERLAPS, rowsOf, slotOf, standsAt, totals } from './gridRows'
-import { shadowsOf } from './gridShadows'
+import ChannelLetter from './ChannelLetter.vue'
+import { drawRow, LABEL_WIDTH, ROW_HEIGHT, slotAt } from './drawGrid'
+import { useGridInk } from './gridInk'
+import { useGridRows } from './gridAsked'
+import { gapTold, type GridRow, slotOf, standsAt, totals } from './gridRows'
+import GridSlots from './GridSlots.vue'
 
 /** Every universe a row of its slots to scale, as they go over the wire. */
 const props = defineProps<{ filter: string; row?: string }>()
@@ -24,108 +25,28 @@ const PAGE = 20
 
 const display = useDisplay()
 const patching = usePatching()
-const handover = useHandover()
 const shell = useShell()
 const goThere = useGoThere()
 const router = useRouter()
 const scroller = ref<HTMLElement>()
 const canvas = ref<HTMLCanvasElement>()
-const grid = shallowRef<GridView>()
+const ink = useGridInk(canvas)
 const cursor = ref(0)
 const slot = ref(1)
 const spots = shallowRef<Spot[]>([])
 const opened = ref<number>()
-const slots = shallowRef<Slot[]>([])
 const scrollTop = ref(0)
 const size = ref({ width: 1000, height: 500 })
 
-let asking: AbortController | undefined
-watch(
-  [() => display.view!.id, () => display.view!.version],
-  async ([id]) => {
-    asking?.abort()
-    const mine = (asking = new AbortController())
-    try {
-      const answer = await api.grid(id, mine.signal)
-      if (asking === mine) {
-        grid.value = answer
-      }
-    } catch {
-      // a newer one is on its way, or Hamper does not answer, which edits tell
-    }
-  },
-  { immediate: true },
-)
-
-const controllers = computed(() => display.view!.controllers)
-function sourceOf(place: number): number {
-  const source = controllers.value[place]?.controller.settings.source
-  return controllers.value.findIndex((view) => view.controller.id === source)
-}
-const titles = computed(() => {
-  const map = new Map<string, string>()
-  display.pieces.forEach((piece, id) => map.set(id, piece.title))
-  return map
-})
-const all = computed(() => (grid.value ? rowsOf(grid.value, sourceOf) : []))
-const rows = computed(() => {
-  const words = props.filter.toLowerCase().split(/\s+/).filter(Boolean)
-  if (!words.length) {
-    return all.value
-  }
-  return all.value.filter((row) => {
-    const tag = controllers.value[row.controller]?.controller.tag ?? ''
-    const text = [
-      tag,
-      slotOf(row, 1).split(':')[0],
-      ...row.stretches.map((one) => titles.value.get(one.piece)),
-      row.stretches.some((one) => one.marks & OVERLAPS) ? 'overlapping' : '',
-      row.stretches.some((one) => one.marks & HELD) ? 'held' : '',
-    ]
-      .join(' ')
-      .toLowerCase()
-    return words.every((word) => text.includes(word))
-  })
-})
-/** Where things stood at the milestone whose shadows are shown. */
-const shadows = computed(() =>
-  shadowsOf(
-    all.value,
-    handover.shadows?.addresses ?? [],
-    (place) => controllers.value[place]?.controller.tag,
-  ),
-)
+const { grid, rows, all, shadows } = useGridRows(() => props.filter)
 watch([rows, all], () => emit('counted', rows.value.length, all.value.length), { immediate: true })
 const sum = computed(() => totals(rows.value))
+const controllers = computed(() => display.view!.controllers)
+const titleOf = (piece: string) => display.pieces.get(piece)?.title ?? ''
 
 const here = computed<GridRow | undefined>(() => rows.value[cursor.value])
 const stands = computed(() => (here.value ? standsAt(here.value, slot.value) : []))
 const lit = computed(() => patching.pointed ?? patching.selected[0])
-
-function ink(): Ink {
-  const style = getComputedStyle(canvas.value!)
-  const read = (name: string) => style.getPropertyValue(name).trim()
-  const rgb = (name: string) => `rgb(${read(`--v-theme-${name}`)})`
-  const text = read('--v-theme-on-surface')
-  const zones = new Map<string, string>()
-  display.view!.zones.forEach((zone, i) => zones.set(zone.id, read(`--zone-${i % 8}`)))
-  const none = read('--zone-none')
-  return {
-    text: `rgb(${text})`,
-    quiet: `rgba(${text}, 0.68)`,
-    line: `rgba(${text}, 0.28)`,
-    ground: shell.dark ? '#181614' : '#fffdf8',
-    free: `rgba(${text}, 0.07)`,
-    fault: rgb('error'),
-    copper: rgb('primary'),
-    colourOf: (piece) => {
-      const zone = display.propOfPiece.get(piece)?.prop.zone
-      return (zone && zones.get(zone)) ?? none
-    },
-    titleOf: (piece) => titles.value.get(piece) ?? '',
-    tagOf: (place) => controllers.value[place]?.controller.tag ?? '',
-  }
-}
 
 let due = 0
 function draw() {
@@ -224,17 +145,6 @@ function onPress(event: PointerEvent) {
 function toggle() {
   opened.value = opened.value === here.value?.index ? undefined : here.value?.index
 }
-watch([opened, () => grid.value], async () => {
-  slots.value = []
-  const row = opened.value
-  if (row !== undefined && grid.value) {
-    const told = await display.attempt(() => api.slots(display.view!.id, row))
-    if (opened.value === row) {
-      slots.value = told ?? []
-    }
-  }
-})
-
 function move(by: number) {
   cursor.value = Math.max(0, Math.min(rows.value.length - 1, cursor.value + by))
   slot.value = Math.min(slot.value, here.value?.size ?? 1)
@@ -329,10 +239,9 @@ const told = computed(() => {
     return gapTold(row, slot.value)
   }
   return stands.value
-    .map((one) => `${titles.value.get(one.piece)}, slots ${one.first} to ${one.last}`)
+    .map((one) => `${titleOf(one.piece)}, slots ${one.first} to ${one.last}`)
     .join(' and ')
 })
-const colourOf = (spot: Spot) => spot.channels[spot.asked ?? -1]?.colour ?? ''
 const displayOf = (spot: Spot) => spot.channels[spot.asked ?? -1]?.displayChannel
 </script>
 
@@ -361,12 +270,7 @@ const displayOf = (spot: Spot) => spot.channels[spot.asked ?? -1]?.displayChanne
         <span v-for="spot in spots" :key="`${spot.piece} ${spot.section}`" class="spot">
           <b>{{ spot.title }}</b>, {{ spot.pixel
           }}<template v-if="spot.positions > 1"> and {{ spot.positions - 1 }} more</template>
-          <span
-            v-if="colourOf(spot)"
-            class="letter"
-            :style="{ background: LETTER_COLOURS[colourOf(spot)] }"
-            >{{ colourOf(spot) }}</span
-          >
+          <ChannelLetter :spot="spot" />
           <span class="mono quiet"
             >{{ spot.written
             }}<template v-if="spot.metres !== undefined">
@@ -387,37 +291,7 @@ const displayOf = (spot: Spot) => spot.channels[spot.asked ?? -1]?.displayChanne
       </button>
       <button v-if="stands.length" type="button" class="link" @click="toPatch">in Patch</button>
     </div>
-    <div v-if="opened !== undefined" class="slots" tabindex="0" data-test="slots">
-      <table>
-        <thead>
-          <tr>
-            <th>Slot</th>
-            <th>Colour</th>
-            <th>What</th>
-            <th>Pixel</th>
-            <th>Port</th>
-          </tr>
-        </thead>
-        <tbody>
-          <template v-for="one in slots" :key="one.slot">
-            <tr v-for="spot in one.spots" :key="`${spot.piece} ${spot.section}`">
-              <td class="mono">{{ one.slot }}</td>
-              <td>
-                <span
-                  v-if="colourOf(spot)"
-                  class="letter"
-                  :style="{ background: LETTER_COLOURS[colourOf(spot)] }"
-                  >{{ colourOf(spot) }}</span
-                >
-              </td>
-              <td>{{ spot.title }}</td>
-              <td class="mono">{{ spot.pixel }}</td>
-              <td class="mono">{{ spot.written }}</td>
-            </tr>
-          </template>
-        </tbody>
-      </table>
-    </div>
+    <GridSlots v-if="opened !== undefined" :grid="grid" :row="opened" />
   </div>
 </template>
 
@@ -462,42 +336,10 @@ const displayOf = (spot: Spot) => spot.channels[spot.asked ?? -1]?.displayChanne
 .end {
   margin-left: auto;
 }
-.letter {
-  display: inline-block;
-  min-width: 16px;
-  margin: 0 4px;
-  padding: 0 4px;
-  border-radius: 2px;
-  color: #fff;
-  font-size: 11px;
-  text-align: center;
-}
 .link {
   color: var(--copper);
 }
 .link:hover {
   text-decoration: underline;
-}
-.slots {
-  flex: none;
-  height: 34%;
-  overflow: auto;
-  border-top: 1px solid var(--line-strong);
-  padding: 0 16px;
-  font-size: 12px;
-}
-.slots table {
-  border-collapse: collapse;
-}
-.slots th {
-  position: sticky;
-  top: 0;
-  text-align: left;
-  padding: 4px 24px 4px 0;
-  background: rgb(var(--v-theme-background));
-  font-weight: 500;
-}
-.slots td {
-  padding: 1px 24px 1px 0;
 }
 </style>

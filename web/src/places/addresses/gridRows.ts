@@ -109,3 +109,28 @@ export function totals(rows: GridRow[]): { slots: number; taken: number; overlap
   }
   return { slots, taken, overlapping }
 }
+
+/** The rows in which each word is found: of a controller, a universe, a piece, or of what is wrong. */
+export function matching(
+  rows: GridRow[],
+  filter: string,
+  tagOf: (controller: number) => string | undefined,
+  titleOf: (piece: string) => string | undefined,
+): GridRow[] {
+  const words = filter.toLowerCase().split(/\s+/).filter(Boolean)
+  if (!words.length) {
+    return rows
+  }
+  return rows.filter((row) => {
+    const text = [
+      tagOf(row.controller),
+      slotOf(row, 1).split(':')[0],
+      ...row.stretches.map((one) => titleOf(one.piece)),
+      row.stretches.some((one) => one.marks & OVERLAPS) ? 'overlapping' : '',
+      row.stretches.some((one) => one.marks & HELD) ? 'held' : '',
+    ]
+      .join(' ')
+      .toLowerCase()
+    return words.every((word) => text.includes(word))
+  })
+}

@@ -2,25 +2,23 @@
 import { mdiPlus } from '@mdi/js'
 import { computed, nextTick, ref, watch } from 'vue'
 import { api } from '../../api/client'
-import { said } from '../../api/said'
 import type { Edit, HandoverView, MachineAdapter, Occupant, Subnet } from '../../api/types'
 import FilterField from '../../parts/FilterField.vue'
-import InPlaceChoice from '../../parts/InPlaceChoice.vue'
-import InPlaceNumber from '../../parts/InPlaceNumber.vue'
-import InPlaceText from '../../parts/InPlaceText.vue'
 import { fits, matches } from '../../parts/matches'
 import { useWidth } from '../../parts/useWidth'
 import { PROTOCOLS } from '../../parts/words'
-import StateMark from '../../shell/StateMark.vue'
 import { useDisplay } from '../../state/display'
 import { freshId } from '../../state/freshId'
 import { latestOf } from '../../state/latest'
 import SendListTable from '../handover/SendListTable.vue'
+import DeviceAddresses from './DeviceAddresses.vue'
+import { devicesOf, wrongWith } from './deviceList'
 import EnclosureTree from './EnclosureTree.vue'
 import FlowLines from './FlowLines.vue'
 import { addressEdit } from './giveAddress'
-import { DOTTED, nextFree } from './ip'
+import { nextFree } from './ip'
 import SubnetLine from './SubnetLine.vue'
+import SubnetTitle from './SubnetTitle.vue'
 
 /** A subnet, an enclosure or a link that a finding or the finder leads to. */
 const props = defineProps<{ part?: string }>()
@@ -33,30 +31,12 @@ const network = computed(() => display.view!.network)
 const lit = ref<string>()
 const filter = ref('')
 
-/** Every device with an address, and every device that should have one. */
-const devices = computed<{ title: string; model: string; occupant: Partial<Occupant> }[]>(() => {
-  const placed = [
-    ...network.value.lines.flatMap((line) => line.occupants),
-    ...network.value.outside,
-  ]
-  return display.view!.controllers.flatMap((view) => {
-    const { id, tag, name } = view.controller
-    const own = placed.filter((one) => one.controller === id)
-    const without = view.controller.settings.address
-      ? []
-      : [{ controller: id, title: `${tag} ${name}` }]
-    return [...without, ...own].map((occupant) => ({
-      title: occupant.title,
-      model: view.modelTitle,
-      occupant,
-    }))
-  })
-})
+const devices = computed(() => devicesOf(display.view!))
 const shown = computed(() =>
   devices.value.filter((one) =>
     fits(filter.value, {
       texts: [one.title, one.model, one.occupant.address],
-      wrong: wrong(one.occupant) !== '',
+      wrong: wrongWith(network.value, one.occupant) !== '',
     }),
   ),
 )
@@ -73,22 +53,6 @@ const flows = computed(() =>
     )
   }),
 )
-function lineOf(address?: string) {
-  return network.value.lines.find((line) => line.occupants.some((one) => one.address === address))
-}
-function wrong(one: Partial<Occupant>): string {
-  if (!one.address) {
-    return 'no address'
-  }
-  const line = lineOf(one.address)
-  if (!line) {
-    return 'in no subnet'
-  }
-  return line.clashes.includes(one.address) ? 'another device has it too' : ''
-}
-const firstFree = (one: Partial<Occupant>) =>
-  (lineOf(one.address) ?? network.value.lines[0])?.free[0]
-
 function give(occupant: Partial<Occupant>, address: string) {
   void display.edit(addressEdit(occupant as Occupant, address))
 }
@@ -127,19 +91,6 @@ function newSubnet(): Edit {
   }
   return { type: 'PutSubnet', subnet }
 }
-function put(subnet: Subnet, changes: Partial<Subnet>) {
-  void display.edit({ type: 'SetSubnets', subnets: [subnet.id], set: said(changes) })
-}
-/** "198.51.100.100 – 198.51.100.199", or nothing. */
-function setDhcp(subnet: Subnet, text: string) {
-  const [dhcpFirst, dhcpLast] = text.split(/\s*[–-]\s*/)
-  put(subnet, text ? { dhcpFirst, dhcpLast } : { dhcpFirst: undefined, dhcpLast: undefined })
-}
-const MULTICAST = [
-  { value: 'FLOODS', title: 'no snooping' },
-  { value: 'UNASKED', title: 'snooping, no querier' },
-  { value: 'ASKED', title: 'snooping and a querier' },
-]
 const addEnclosure = () =>
   void display.edit(() => {
     const taken = network.value.enclosures.map(({ enclosure }) => enclosure)
@@ -162,8 +113,6 @@ watch(
   },
   { immediate: true, flush: 'post' },
 )
-const RANGE = /^\d{1,3}(\.\d{1,3}){3}\s*[–-]\s*\d{1,3}(\.\d{1,3}){3}$/
-
 const own = ref<MachineAdapter[]>([])
 void api.machineAdapters().then(
   (adapters) => (own.value = adapters),
@@ -210,65 +159,7 @@ const sources = computed(() => {
       data-test="subnet"
       :data-part="line.subnet.id"
     >
-      <div class="title">
-        <h2>
-          <InPlaceText
-            :value="line.subnet.name"
-            label="Name of the subnet"
-            @change="(name) => put(line.subnet, { name })"
-          />
-        </h2>
-        <span class="mono">
-          <InPlaceText
-            :value="line.subnet.network"
-            label="Network address"
-            :pattern="DOTTED"
-            told="four numbers from 0 to 255, such as 198.51.100.0"
-            @change="(v) => put(line.subnet, { network: v })"
-          />/<InPlaceNumber
-            :value="line.subnet.prefix"
-            label="Bits of the network part"
-            :least="8"
-            :most="30"
-            @change="(v) => put(line.subnet, { prefix: v! })"
-          />
-        </span>
-        <span class="mono">
-          DHCP
-          <InPlaceText
-            :value="
-              line.subnet.dhcpFirst ? `${line.subnet.dhcpFirst} – ${line.subnet.dhcpLast}` : ''
-            "
-            none="none"
-            label="Addresses given out by DHCP"
-            :pattern="RANGE"
-            told="write first – last, such as 198.51.100.100 – 198.51.100.199"
-            @change="(v) => setDhcp(line.subnet, v)"
-          />
-        </span>
-        <span>
-          multicast:
-          <InPlaceChoice
-            :value="line.subnet.multicast"
-            label="What the switches do with multicast"
-            :choices="MULTICAST"
-            none="nobody looked"
-            @change="(v) => put(line.subnet, { multicast: v as Subnet['multicast'] })"
-          />
-        </span>
-        <span class="quiet">
-          {{ line.occupants.length }} devices<template v-if="line.free[0]"
-            >, next free <b class="mono">{{ line.free[0] }}</b></template
-          ><template v-else>, no place left</template>
-        </span>
-        <span v-if="line.clashes.length" class="clash">
-          ▲ {{ line.clashes.join(', ') }}: more than one device
-        </span>
-        <v-spacer />
-        <v-btn size="small" @click="display.edit({ type: 'RemoveSubnet', subnet: line.subnet.id })"
-          >Remove</v-btn
-        >
-      </div>
+      <SubnetTitle :line="line" />
       <SubnetLine
         :line="line"
         :width="room"
@@ -296,46 +187,12 @@ const sources = computed(() => {
       <p v-if="devices.length === 0" class="quiet">
         No devices yet: place controllers and the computer that sends in Controllers.
       </p>
-      <ul class="devices">
-        <li
-          v-for="one in shown"
-          :key="`${one.occupant.controller} ${one.occupant.adapter}`"
-          :class="{ lit: lit === one.occupant.controller }"
-          data-test="device"
-          @pointerenter="lit = one.occupant.controller"
-          @pointerleave="lit = undefined"
-        >
-          <span class="who">{{ one.title }}</span>
-          <span class="mono">
-            <InPlaceText
-              :value="one.occupant.address ?? ''"
-              none="no address"
-              :label="`Address of ${one.title}`"
-              :pattern="DOTTED"
-              told="four numbers from 0 to 255, such as 198.51.100.11"
-              @change="(v) => v && give(one.occupant, v)"
-            />
-          </span>
-          <span class="state">
-            <StateMark
-              v-if="one.occupant.controller"
-              :controller="one.occupant.controller"
-              only-open
-            />
-            <span v-if="wrong(one.occupant)" class="clash">▲ {{ wrong(one.occupant) }}</span>
-            <button
-              v-if="firstFree(one.occupant)"
-              type="button"
-              class="next"
-              :class="{ wanted: wrong(one.occupant) }"
-              :aria-label="`Next free address for ${one.title}`"
-              @click="give(one.occupant, firstFree(one.occupant)!)"
-            >
-              next free
-            </button>
-          </span>
-        </li>
-      </ul>
+      <DeviceAddresses
+        :devices="shown"
+        :lit="lit"
+        @give="give"
+        @point="(controller) => (lit = controller)"
+      />
     </section>
 
     <section aria-label="Who sends to whom">
@@ -386,52 +243,6 @@ const sources = computed(() => {
   display: grid;
   gap: 4px;
 }
-.clash {
-  color: rgb(var(--v-theme-error));
-  font-weight: 500;
-}
-.devices {
-  list-style: none;
-  margin-top: 6px;
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(500px, 1fr));
-  column-gap: 24px;
-}
-.devices li {
-  display: grid;
-  grid-template-columns: 1fr 150px 170px;
-  gap: 8px;
-  align-items: center;
-  height: 28px;
-  padding: 0 6px;
-  font-size: 13px;
-  border-bottom: 1px solid var(--line);
-}
-.devices .lit {
-  background: color-mix(in srgb, var(--copper) 16%, transparent);
-}
-.who {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.state {
-  display: flex;
-  gap: 8px;
-  justify-content: flex-end;
-}
-.next {
-  color: var(--copper);
-  opacity: 0;
-}
-.next.wanted,
-.next:focus-visible,
-li:hover .next {
-  opacity: 1;
-}
-.next:hover {
-  text-decoration: underline;
-}
 .own {
   list-style: none;
   font-size: 12.5px;
@@ -449,15 +260,6 @@ li:hover .next {
   .head {
     flex-wrap: wrap;
     gap: 4px 14px;
-  }
-  .devices {
-    grid-template-columns: minmax(0, 1fr);
-  }
-  .devices li {
-    grid-template-columns: 1fr auto;
-  }
-  .devices .state {
-    display: none;
   }
   section {
     overflow-x: auto;

@@ -7,15 +7,12 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** Whatever is wrong with a table is told row by row, and nothing of it gets in. */
 class BadTablesTest {
-  @TempDir Path data;
   private Page page;
   private Locator told;
 
@@ -35,8 +32,8 @@ class BadTablesTest {
 
   @Test
   void aBadTableIsCountedNamedAndLeftOutAndAGoodOneGetsIn() throws Exception {
-    try (Program program = Program.demo(data, 0);
-        Window window = new Window(program.url)) {
+    Program program = SharedProgram.demo();
+    try (Window window = new Window(program.url)) {
       page = window.page;
       window.opened();
       window.go("Props");

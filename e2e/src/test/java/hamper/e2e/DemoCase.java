@@ -3,27 +3,20 @@ package hamper.e2e;
 import com.microsoft.playwright.Page;
 import java.io.IOException;
 import java.nio.file.Path;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
-import org.junit.jupiter.api.io.TempDir;
 
-/** The program with its demo display, one for all tests of a class, and a window for each. */
+/** The program with its demo display, anew for each class, and a window for each test. */
 abstract class DemoCase {
-  @TempDir static Path data;
+  static final Path data = SharedProgram.DATA;
   static Program program;
   Window window;
   Page page;
 
   @BeforeAll
   static void startProgram() throws IOException {
-    program = Program.demo(data, 0);
-  }
-
-  @AfterAll
-  static void stopProgram() {
-    program.close();
+    program = SharedProgram.demo();
   }
 
   @BeforeEach

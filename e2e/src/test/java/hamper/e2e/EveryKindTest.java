@@ -6,20 +6,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.KeyboardModifier;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** Banks, boxes, circuits, decoders and walls, each as its own kind of ribbon. */
 class EveryKindTest {
-  @TempDir Path data;
-
   @Test
   void everyKindOfThingIsShownAndSeveralStringsSpreadOverAController() throws Exception {
-    try (Program program = Program.demo(data, 0);
-        Window window = new Window(program.url)) {
+    Program program = SharedProgram.demo();
+    try (Window window = new Window(program.url)) {
       window.opened();
       window.go("Patch");
 

@@ -5,23 +5,19 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions.HasAttributeOptions;
 import com.microsoft.playwright.options.RequestOptions;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** A planner keeps many tabs of one browser open; a browser gives six connections to a host. */
 class ManyTabsTest {
   private static final int TABS = 12;
 
-  @TempDir Path data;
-
   @Test
   void twelveTabsFollowEachOtherAlsoWhenTheFirstIsClosed() throws Exception {
-    try (Program program = Program.demo(data, 0);
-        Window window = new Window(program.url)) {
+    Program program = SharedProgram.demo();
+    try (Window window = new Window(program.url)) {
       List<Page> tabs = new ArrayList<>(List.of(window.page));
       while (tabs.size() < TABS) {
         tabs.add(window.tab(program.url));

@@ -77,6 +77,8 @@ final class Program implements AutoCloseable {
     command.addAll(
         List.of(
             Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+            "-XX:TieredStopAtLevel=1", // it is started often and runs shortly
+            "-XX:+UseSerialGC",
             "-jar",
             JAR.toString()));
     command.addAll(Arrays.asList(args));

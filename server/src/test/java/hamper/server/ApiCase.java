@@ -4,30 +4,34 @@ import hamper.server.Started.Answer;
 import java.nio.file.Path;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
-import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
-/** The real server and a real database file with the demo display in it, for each test anew. */
+/**
+ * The real server and a real database file, one for all tests, which go one after another; each
+ * test has the demo display anew, and leaves nothing lit, open or listed.
+ */
 abstract class ApiCase {
-  @TempDir Path data;
+  /** Where the server keeps what it stores; deleted with the last test. */
+  static final Path data = SharedServer.FOLDER;
+
   Started server;
   String display;
 
   @BeforeEach
   void start() {
-    server = new Started(data);
+    server = SharedServer.running();
     display = server.post("/api/displays/demo", "").body().get("id").asString();
   }
 
   @AfterEach
-  void stop() {
-    server.close();
+  void tidy() {
+    SharedServer.tidy();
   }
 
   /** The same data in another run of the program. */
   void restart() {
     server.close();
-    server = new Started(data);
+    server = SharedServer.running();
   }
 
   String path(String below) {

@@ -319,7 +319,7 @@ class CrewDoorTest extends CrewCase {
             .doesNotContain(new String(secret, StandardCharsets.ISO_8859_1));
       }
     }
-    server = new Started(data);
+    server = SharedServer.running();
     open(false);
     assertThat(send("GET", "/crew/api/yard", key.secret(), null).statusCode())
         .as("it opens after a restart too")

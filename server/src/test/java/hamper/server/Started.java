@@ -84,6 +84,10 @@ final class Started implements AutoCloseable {
             .PUT(BodyPublishers.ofString(json)));
   }
 
+  boolean isRunning() {
+    return context.isActive();
+  }
+
   HttpClient client() {
     return client;
   }

@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import type { Occupant } from '../../api/types'
+import InPlaceText from '../../parts/InPlaceText.vue'
+import StateMark from '../../shell/StateMark.vue'
+import { useDisplay } from '../../state/display'
+import { type Device, firstFree, wrongWith } from './deviceList'
+import { DOTTED } from './ip'
+
+/** Devices with their addresses, each set where it stands. */
+defineProps<{ devices: Device[]; lit?: string }>()
+const emit = defineEmits<{
+  give: [occupant: Partial<Occupant>, address: string]
+  point: [controller: string | undefined]
+}>()
+
+const display = useDisplay()
+const wrong = (one: Device) => wrongWith(display.view!.network, one.occupant)
+const next = (one: Device) => firstFree(display.view!.network, one.occupant)
+</script>
+
+<template>
+  <ul class="devices">
+    <li
+      v-for="one in devices"
+      :key="`${one.occupant.controller} ${one.occupant.adapter}`"
+      :class="{ lit: lit === one.occupant.controller }"
+      data-test="device"
+      @pointerenter="emit('point', one.occupant.controller)"
+      @pointerleave="emit('point', undefined)"
+    >
+      <span class="who">{{ one.title }}</span>
+      <span class="mono">
+        <InPlaceText
+          :value="one.occupant.address ?? ''"
+          none="no address"
+          :label="`Address of ${one.title}`"
+          :pattern="DOTTED"
+          told="four numbers from 0 to 255, such as 198.51.100.11"
+          @change="(v) => v && emit('give', one.occupant, v)"
+        />
+      </span>
+      <span class="state">
+        <StateMark v-if="one.occupant.controller" :controller="one.occupant.controller" only-open />
+        <span v-if="wrong(one)" class="clash">▲ {{ wrong(one) }}</span>
+        <button
+          v-if="next(one)"
+          type="button"
+          class="next"
+          :class="{ wanted: wrong(one) }"
+          :aria-label="`Next free address for ${one.title}`"
+          @click="emit('give', one.occupant, next(one)!)"
+        >
+          next free
+        </button>
+      </span>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.devices {
+  list-style: none;
+  margin-top: 6px;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(500px, 1fr));
+  column-gap: 24px;
+}
+li {
+  display: grid;
+  grid-template-columns: 1fr 150px 170px;
+  gap: 8px;
+  align-items: center;
+  height: 28px;
+  padding: 0 6px;
+  font-size: 13px;
+  border-bottom: 1px solid var(--line);
+}
+.lit {
+  background: color-mix(in srgb, var(--copper) 16%, transparent);
+}
+.who {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.clash {
+  color: rgb(var(--v-theme-error));
+  font-weight: 500;
+}
+.state {
+  display: flex;
+  gap: 8px;
+  justify-content: flex-end;
+}
+.next {
+  color: var(--copper);
+  opacity: 0;
+}
+.next.wanted,
+.next:focus-visible,
+li:hover .next {
+  opacity: 1;
+}
+.next:hover {
+  text-decoration: underline;
+}
+@media (width < 700px) {
+  .devices {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  li {
+    grid-template-columns: 1fr auto;
+  }
+  .state {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { blocksOf } from '../../ribbon/plainBlocks'
+import { portKey, useDisplay } from '../../state/display'
+import type { Row } from './rows'
+
+/** A row that passes faster than anybody reads: what it is, and where something hangs. */
+const props = defineProps<{ row: Row; scale: number }>()
+
+const display = useDisplay()
+const lane = computed(() => (props.row.kind === 'lane' ? props.row.lane : undefined))
+const told = computed(() => {
+  const { tag, name } = props.row.view.controller
+  return lane.value?.written ?? (props.row.kind === 'head' ? `${tag} ${name}` : '')
+})
+const blocks = computed(() =>
+  lane.value ? blocksOf(lane.value, props.scale, (zone) => display.zoneColour(zone)) : '',
+)
+</script>
+
+<template>
+  <div class="plain" :class="row.kind" :data-lane="lane && portKey(lane.port)">
+    <span class="told mono">{{ told }}</span>
+    <div v-if="lane" class="wirebox" data-wire :style="{ backgroundImage: blocks }" />
+  </div>
+</template>
+
+<style scoped>
+.plain {
+  height: 100%;
+  display: flex;
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+}
+.told {
+  flex: none;
+  width: 86px;
+  padding-left: 16px;
+  font-size: 12.5px;
+  white-space: nowrap;
+}
+.head .told {
+  width: auto;
+  font-weight: 500;
+}
+.wirebox {
+  flex: 1;
+  height: calc(100% - 12px);
+}
+</style>

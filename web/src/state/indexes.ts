@@ -1,0 +1,131 @@
+import { computed, type Ref } from 'vue'
+import type {
+  ControllerView,
+  DisplayView,
+  LaneView,
+  LegView,
+  PieceView,
+  PixelType,
+  PortRef,
+  PropView,
+  Subject,
+} from '../api/types'
+
+/** The narrowest thing that a finding is about, as a key. */
+export function wrongKey(subject: Subject): string | undefined {
+  if (subject.piece) {
+    return `piece ${subject.piece}`
+  }
+  return subject.port ? portKey(subject.port) : subject.controller
+}
+
+/** A key for a port that can stand in an attribute. */
+export function portKey(at: PortRef): string {
+  return `${at.controller}|${at.kind}|${at.port}`
+}
+
+/** What is in a display, found by what it is called: each worked out when somebody first asks. */
+export function indexesOf(view: Ref<DisplayView | undefined>) {
+  const lanes = computed(() => view.value?.controllers.flatMap((c) => c.lanes) ?? [])
+  const laneByPort = computed(() => new Map(lanes.value.map((lane) => [portKey(lane.port), lane])))
+  const pieces = computed(
+    () => new Map<string, PieceView>(allPieces(view.value).map((p) => [p.piece.id, p])),
+  )
+  const propOfPiece = computed(() => {
+    const map = new Map<string, PropView>()
+    view.value?.props.forEach((p) => p.pieces.forEach((piece) => map.set(piece.piece.id, p)))
+    return map
+  })
+  const legs = computed(() => {
+    const map = new Map<string, { lane: LaneView; leg: LegView; index: number }>()
+    lanes.value.forEach((lane) =>
+      lane.legs.forEach((leg, index) => map.set(leg.piece, { lane, leg, index })),
+    )
+    return map
+  })
+  /** How many findings are about each controller. */
+  const findingsOf = computed(() => {
+    const counts = new Map<string, number>()
+    for (const finding of view.value?.findings ?? []) {
+      for (const id of new Set(finding.subjects.map((subject) => subject.controller))) {
+        if (id) {
+          counts.set(id, (counts.get(id) ?? 0) + 1)
+        }
+      }
+    }
+    return counts
+  })
+  /** Pieces whose channels something else answers to as well. */
+  const overlapping = computed(
+    () =>
+      new Set(
+        view.value?.findings
+          .filter((finding) => finding.code === 'overlap')
+          .flatMap((finding) => finding.subjects.map((subject) => subject.piece)),
+      ),
+  )
+  /** What is wrong where: messages of faults and risks by the key of the thing at fault. */
+  const wrongAt = computed(() => {
+    const map = new Map<string, { fault: boolean; told: string }>()
+    view.value?.findings.forEach((finding) => {
+      const key = finding.severity === 'HINT' ? undefined : wrongKey(finding.subjects[0])
+      if (key) {
+        const before = map.get(key)
+        map.set(key, {
+          fault: finding.severity === 'FAULT' || !!before?.fault,
+          told: before ? `${before.told}\n${finding.message}` : finding.message,
+        })
+      }
+    })
+    return map
+  })
+  /** Controllers that any finding is about. */
+  const wrongControllers = computed(
+    () =>
+      new Set(
+        view.value?.findings.flatMap((finding) =>
+          finding.subjects.map((subject) => subject.controller),
+        ),
+      ),
+  )
+  const loose = computed(() => allPieces(view.value).filter((piece) => !piece.port))
+  const zoneIndex = computed(() => new Map(view.value?.zones.map((zone, i) => [zone.id, i])))
+
+  function allPieces(display?: DisplayView): PieceView[] {
+    return display?.props.flatMap((prop) => prop.pieces) ?? []
+  }
+
+  function controllerOf(id: string): ControllerView | undefined {
+    return view.value?.controllers.find((c) => c.controller.id === id)
+  }
+
+  function zoneColour(zone?: string): string {
+    const index = zone === undefined ? undefined : zoneIndex.value.get(zone)
+    return index === undefined ? 'var(--zone-none)' : `var(--zone-${index % 8})`
+  }
+
+  const pixelTypes = computed(
+    () => new Map<string, PixelType>(view.value?.pixelTypes.map((type) => [type.id, type])),
+  )
+
+  function zoneName(zone?: string): string {
+    return view.value?.zones.find((one) => one.id === zone)?.name ?? ''
+  }
+
+  return {
+    lanes,
+    laneByPort,
+    pieces,
+    propOfPiece,
+    legs,
+    findingsOf,
+    overlapping,
+    wrongAt,
+    wrongControllers,
+    loose,
+    pixelTypes,
+    controllerOf,
+    zoneColour,
+    zoneName,
+  }
+}
