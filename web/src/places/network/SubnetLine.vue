@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { AddressLine, Occupant, Present } from '../../api/types'
 import { KEYS, keyOf } from '../../parts/keys'
 import { followPointer } from '../../parts/followPointer'
@@ -24,6 +24,7 @@ const emit = defineEmits<{
   point: [controller: string | undefined]
 }>()
 
+const lines = ref<HTMLElement>()
 const ROW = 64
 /** A longer DHCP range is shown by its ends. */
 const MOST_DHCP_ROWS = 4
@@ -148,14 +149,27 @@ function onKey(event: KeyboardEvent, occupant: Occupant) {
   const pressed = keyOf(KEYS.address, event)
   if (pressed && !props.present) {
     event.preventDefault()
+    walked = flagOf(occupant)
     emit('step', occupant, pressed === 'left' ? -1 : 1)
   }
 }
+const flagOf = (one: Occupant) => `${one.controller} ${one.adapter ?? ''}`
+/** Whose flag is drawn anew at its next address keeps the keyboard. */
+let walked: string | undefined
+watch(
+  flags,
+  () => {
+    if (walked && document.activeElement === document.body) {
+      lines.value?.querySelector<HTMLElement>(`[data-flag="${CSS.escape(walked)}"]`)?.focus()
+    }
+  },
+  { flush: 'post' },
+)
 const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
 </script>
 
 <template>
-  <div class="lines">
+  <div ref="lines" class="lines">
     <div
       v-for="row in flags"
       :key="row.from"
@@ -182,6 +196,7 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
           :aria-label="`${one.title} at ${one.address}${clash(flag.bits) ? ', as another device' : ''}; arrow keys move it`"
           :title="`${one.title}: ${one.address}`"
           :data-occupant="one.controller"
+          :data-flag="flagOf(one)"
           @pointerdown="(event) => press(event, one, row.from)"
           @keydown="(event) => onKey(event, one)"
           @pointerenter="emit('point', one.controller)"

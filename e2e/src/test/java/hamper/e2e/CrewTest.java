@@ -270,6 +270,8 @@ class CrewTest {
     } else {
       assertThat(phone.getByTestId("away").locator("details")).containsText("Do not reload");
       assertThatThrownBy(phone::reload).isInstanceOf(PlaywrightException.class);
+      // the browser's own page about it comes a little later, and would break the next navigation
+      phone.waitForURL("chrome-error://**");
     }
   }
 

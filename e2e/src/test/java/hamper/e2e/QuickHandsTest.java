@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** Hands that are quicker than the answers: nothing that was typed or held down is lost. */
@@ -104,6 +105,11 @@ class QuickHandsTest extends DemoCase {
     }
     // .11 is K1's, .6 and .5 are the hosts': five steps to addresses that nobody has
     assertThat(address).hasValue("198.51.100.4", patiently());
+    // slower than the answers: the keyboard stays with the device, not with the address it had
+    for (String at : List.of("198.51.100.3", "198.51.100.2", "198.51.100.1")) {
+      page.keyboard().press("ArrowLeft");
+      assertThat(address).hasValue(at, patiently());
+    }
     window.noErrors();
   }
 

@@ -9,6 +9,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -30,6 +31,7 @@ final class Window implements AutoCloseable {
         BROWSER.newContext(
             new Browser.NewContextOptions()
                 .setViewportSize(1280, 900)
+                .setReducedMotion(ReducedMotion.REDUCE) // nothing is waited for that only glides
                 .setPermissions(List.of("clipboard-read", "clipboard-write")));
     page = tab(url);
   }

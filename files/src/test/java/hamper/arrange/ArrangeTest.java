@@ -10,6 +10,7 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -17,6 +18,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 /**
  * A proposal brings nothing that is wrong, moves nothing that hangs, and is the same every time.
  */
+@Tag("trial")
 class ArrangeTest {
   @ParameterizedTest
   @EnumSource(Aim.class)

@@ -23,6 +23,7 @@ import hamper.display.Zone;
 import hamper.edit.HangPieces;
 import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
+import hamper.samples.Trial;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -34,12 +35,14 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Small ones against every way that there is, worked out by itself. */
+@Tag("trial")
 class ExactArrangeTest {
   private static final Catalog CATALOG = CatalogueFiles.shipped();
-  private static final int YARDS = Boolean.getBoolean("hamper.trial.long") ? 300 : 24;
+  private static final int YARDS = Trial.size(14, 300);
   private static final double LEFT = 1e8;
 
   private record Way(double sum, Map<PieceAt, PortRef> at) {}

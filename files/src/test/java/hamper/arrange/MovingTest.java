@@ -13,11 +13,13 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /**
  * What hangs may move where somebody says so; what is held, set at hardware or given never does.
  */
+@Tag("trial")
 class MovingTest {
   private static final int YARDS = Yards.COUNT / 2;
 

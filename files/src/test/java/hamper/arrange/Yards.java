@@ -12,6 +12,7 @@ import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
 import hamper.samples.LargeDisplays;
 import hamper.samples.RandomYards;
+import hamper.samples.Trial;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -26,7 +27,7 @@ import java.util.stream.Collectors;
 
 /** Plans to arrange, and what is asked of every proposal for them. */
 final class Yards {
-  static final int COUNT = Boolean.getBoolean("hamper.trial.long") ? 1000 : 20;
+  static final int COUNT = Trial.size(8, 1_000);
 
   private Yards() {}
 

@@ -19,6 +19,7 @@ import hamper.guide.Walk;
 import hamper.pattern.Pattern;
 import hamper.resolve.Placement;
 import hamper.samples.RandomYards;
+import hamper.samples.Trial;
 import hamper.send.FrameLayout;
 import hamper.send.FrameLayouts;
 import hamper.send.Light;
@@ -33,6 +34,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Consumer;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -42,9 +44,10 @@ import tools.jackson.databind.node.ObjectNode;
  * A device is told something else than planned, and somebody answers what is seen: the guide finds
  * it. What is seen is played by the stand-in's own reading of the document.
  */
+@Tag("trial")
 class GuidesTellApartTest {
   private static final JsonMapper MAPPER = new JsonMapper();
-  private static final int DISPLAYS = 100;
+  private static final int DISPLAYS = Trial.size(30, 100);
   private static final int STRINGS_A_DISPLAY = 3;
   private static final int MOST_QUESTIONS = 6;
 

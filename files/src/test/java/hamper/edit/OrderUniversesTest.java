@@ -16,6 +16,7 @@ import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
 import hamper.resolve.ControllerBlock;
 import hamper.samples.RandomEdits;
+import hamper.samples.Trial;
 import hamper.value.RecordShape;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -24,13 +25,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** Universes put in order lie one after another, and nobody is put on top of anybody. */
+@Tag("trial")
 class OrderUniversesTest {
   private static final Catalog CATALOG = CatalogueFiles.shipped();
+  private static final int SEEDS = Trial.size(5, 15);
   private static final Path DEMO =
       Path.of("../server/src/main/resources/hamper/demo/saltmarsh-quay.hamper.json");
 
@@ -48,7 +52,7 @@ class OrderUniversesTest {
   @EnumSource(By.class)
   void overRandomEveningsNobodySharesWhatHeDidNotShareBefore(By by) throws IOException {
     int tried = 0;
-    for (int seed = 1; seed <= 15; seed++) {
+    for (int seed = 1; seed <= SEEDS; seed++) {
       RandomEdits edits = new RandomEdits(seed);
       Plan plan = demo();
       for (int i = 0; i < 40; i++) {
@@ -59,7 +63,7 @@ class OrderUniversesTest {
         }
       }
     }
-    assertThat(tried).isEqualTo(150);
+    assertThat(tried).isEqualTo(10 * SEEDS);
   }
 
   private static void check(Plan plan, OrderUniverses edit) {

@@ -10,13 +10,16 @@ import hamper.resolve.Resolution;
 import hamper.resolve.Resolver;
 import hamper.samples.RandomEdits;
 import hamper.samples.RandomYards;
+import hamper.samples.Trial;
 import hamper.value.RefusedException;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** After handover nobody wants a start to move that does not have to. */
+@Tag("trial")
 class KeepStillTest {
   private static final Catalog CATALOG = CatalogueFiles.shipped();
-  private static final int EDITS = 2_000;
+  private static final int EDITS = Trial.size(600, 2_000);
 
   @Test
   void nothingMovesThatDoesNotHaveToAndNeverMoreThanWithout() {

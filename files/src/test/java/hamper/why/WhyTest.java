@@ -13,6 +13,7 @@ import hamper.files.DisplayFile;
 import hamper.resolve.Placement;
 import hamper.samples.RandomEdits;
 import hamper.samples.RandomYards;
+import hamper.samples.Trial;
 import hamper.value.RefusedException;
 import hamper.why.Question.Kind;
 import java.io.IOException;
@@ -24,16 +25,18 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /**
  * Every number of random displays answers "why?", and its terms make it: a {@link Why} whose terms
  * do not cannot be. What an answer says of addresses is held against the resolution besides.
  */
+@Tag("trial")
 class WhyTest {
   private static final Catalog CATALOG = CatalogueFiles.shipped();
-  private static final int DISPLAYS = 1_000;
-  private static final int EVENINGS = 25;
+  private static final int DISPLAYS = Trial.size(300, 1_000);
+  private static final int EVENINGS = Trial.size(10, 25);
   private static final int EDITS = 40;
   private static final Path DEMO =
       Path.of("../server/src/main/resources/hamper/demo/saltmarsh-quay.hamper.json");

@@ -31,7 +31,8 @@ class OutputApiTest extends ApiCase {
 
   @Test
   void itEndsByItselfWithEveryFrameSentOrCounted() throws InterruptedException {
-    assertThat(server.get("/api/output").status()).isEqualTo(204);
+    restart();
+    assertThat(server.get("/api/output").status()).as("nothing was sent yet").isEqualTo(204);
     assertThat(server.get("/api/output/ground").body().get("live").asBoolean()).isFalse();
     JsonNode begun = light(",\"percent\":80,\"seconds\":2");
     assertThat(begun.get("live").asBoolean()).isFalse();

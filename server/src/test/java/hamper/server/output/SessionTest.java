@@ -153,7 +153,7 @@ class SessionTest {
     assertThat(shown("RELAY 2")).containsExactly(0);
     assertThat(session.state().holders().get(0).pieces()).isEqualTo(1);
     session.stop(20);
-    assertThat(shown("PIXEL 1")).as("work light").allMatch(level -> level == 51);
+    until("work light", () -> shown("PIXEL 1").stream().allMatch(level -> level == 51));
     assertThat(shown("RELAY 1")).containsExactly(255);
     assertThat(session.state().ended()).contains("it was stopped");
     assertThat(told.get(told.size() - 1).ended()).contains("it was stopped");

@@ -10,6 +10,7 @@ import hamper.facts.Facts;
 import hamper.facts.RunFacts;
 import hamper.files.CatalogueFiles;
 import hamper.samples.RandomYards;
+import hamper.samples.Trial;
 import hamper.samples.Untellable;
 import hamper.standin.StandIns;
 import java.util.HashSet;
@@ -22,8 +23,6 @@ import org.junit.jupiter.api.Test;
  * circuit and slot shows what was meant, or a finding says that it cannot.
  */
 class RandomProofTest {
-  private static final int SHORT = 100;
-  private static final int LONG = 1_000;
   private static final Catalog CATALOG = CatalogueFiles.shipped();
 
   private long refused;
@@ -31,7 +30,7 @@ class RandomProofTest {
   @Test
   @Tag("trial")
   void everyPixelOfRandomDisplaysShowsWhatWasMeant() throws Exception {
-    int displays = Boolean.getBoolean("hamper.trial.long") ? LONG : SHORT;
+    int displays = Trial.size(40, 1_000);
     long controllers = 0;
     long pixels = 0;
     long packets = 0;

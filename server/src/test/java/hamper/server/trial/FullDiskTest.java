@@ -3,6 +3,7 @@ package hamper.server.trial;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.files.Json;
+import hamper.samples.Trial;
 import hamper.server.store.DisplayStore;
 import hamper.server.store.Engine;
 import java.nio.file.Files;

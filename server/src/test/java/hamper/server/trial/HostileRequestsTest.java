@@ -8,6 +8,7 @@ import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
 import hamper.files.Json;
 import hamper.samples.RandomEdits;
+import hamper.samples.Trial;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpRequest;

@@ -2,6 +2,7 @@ package hamper.server.trial;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import hamper.samples.Trial;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;

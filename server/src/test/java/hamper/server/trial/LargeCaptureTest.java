@@ -8,6 +8,7 @@ import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
 import hamper.samples.CaptureWriter;
 import hamper.samples.PlayedAir;
+import hamper.samples.Trial;
 import hamper.server.cli.Hamper;
 import hamper.server.live.DemoDisplay;
 import java.io.BufferedOutputStream;

@@ -3,6 +3,7 @@ package hamper.server.trial;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.files.Json;
+import hamper.samples.Trial;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
@@ -65,8 +66,8 @@ class LimitsTest {
   }
 
   @Test
-  void asManyRowsAsATableHoldsGoOntoTenThousandProps() throws Exception {
-    List<String> tables = List.of("Star", "Moon", "Sun", "Rail");
+  void asManyRowsAsATableHoldsGoOntoThousandsOfProps() throws Exception {
+    List<String> tables = List.of("Star", "Moon", "Sun", "Rail").subList(0, Trial.size(2, 4));
     for (int i = 0; i < tables.size(); i++) {
       HttpResponse<String> answer =
           rows("5,000 rows onto %,d props".formatted(i * 5_000), table(tables.get(i), 5_000));
@@ -78,7 +79,7 @@ class LimitsTest {
     // the label of a change of all of them
     JsonNode whole = Json.MAPPER.readTree(server.get(display).body());
     String props =
-        IntStream.range(0, 20_000)
+        IntStream.range(0, tables.size() * 5_000)
             .mapToObj(i -> whole.get("props").get(i).at("/prop/id").toString())
             .collect(Collectors.joining(","));
     String edit =
@@ -86,7 +87,7 @@ class LimitsTest {
     long begin = System.nanoTime();
     HttpResponse<String> answer =
         server.post(display + "/edits", "{\"version\":" + version() + "," + edit + "}");
-    told("a change of 20,000 props", begin, answer);
+    told("a change of %,d props".formatted(tables.size() * 5_000), begin, answer);
     assertThat(answer.statusCode()).isEqualTo(200);
   }
 

@@ -7,6 +7,7 @@ import hamper.display.Plan;
 import hamper.edit.Edit;
 import hamper.files.CatalogueFiles;
 import hamper.samples.RandomEdits;
+import hamper.samples.Trial;
 import hamper.server.live.DemoDisplay;
 import hamper.server.store.DisplayStore;
 import hamper.server.store.Engine;

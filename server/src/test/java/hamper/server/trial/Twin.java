@@ -11,6 +11,7 @@ import hamper.files.DisplayFile;
 import hamper.files.Json;
 import hamper.samples.RandomEdits;
 import hamper.samples.RandomWorkshopEdits;
+import hamper.samples.Trial;
 import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
