@@ -1,4 +1,13 @@
 import { defineConfig } from 'vitest/config'
 
-/** Logic that draws nothing, without a browser. */
-export default defineConfig({ test: { include: ['test/**/*.test.ts'], environment: 'node' } })
+/** Logic that draws nothing, without a browser; what plays the server has modules of its own. */
+export default defineConfig({
+  test: {
+    environment: 'node',
+    pool: 'threads',
+    projects: [
+      { extends: true, test: { name: 'logic', include: ['test/*.test.ts'], isolate: false } },
+      { extends: true, test: { name: 'state', include: ['test/state/*.test.ts'] } },
+    ],
+  },
+})

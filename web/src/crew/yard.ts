@@ -19,12 +19,14 @@ export async function begin() {
   const key = location.hash.slice(1)
   const asked = new URLSearchParams(location.search).get('v')
   whenBack(() => void lookAgain())
-  await remember()
   if (key) {
     // the key does not stay in the address, where others would read it
     history.replaceState(history.state, '', location.pathname)
-    await enter(key)
   }
+  // asked at once: what the phone remembers is read while the answer is on its way
+  const entering = key ? ask(() => reach.enter(key)) : undefined
+  await remember()
+  await entered(await entering)
   await lookAgain()
   if (asked && Number(asked) > 0) {
     await setSeen(Math.min(Number(asked), yard.value?.version ?? Number(asked)))
@@ -53,8 +55,7 @@ async function remember() {
   }
 }
 
-async function enter(key: string) {
-  const answer = await ask(() => reach.enter(key))
+async function entered(answer?: CrewYard) {
   if (!answer) {
     return
   }

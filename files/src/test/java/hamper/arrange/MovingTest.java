@@ -8,6 +8,7 @@ import hamper.display.LegAt;
 import hamper.display.Plan;
 import hamper.edit.UnpatchPieces;
 import hamper.facts.Facts;
+import hamper.samples.Trial;
 import java.io.IOException;
 import java.util.HashSet;
 import java.util.List;
@@ -21,7 +22,7 @@ import org.junit.jupiter.api.Test;
  */
 @Tag("trial")
 class MovingTest {
-  private static final int YARDS = Yards.COUNT / 2;
+  private static final int YARDS = Trial.size(10, 500);
 
   private static Optional<LegAt> leg(Plan plan, String piece) {
     return plan.leg(piece);

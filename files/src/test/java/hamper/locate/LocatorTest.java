@@ -20,7 +20,6 @@ import hamper.resolve.PixelMap;
 import hamper.resolve.Placement;
 import hamper.samples.RandomEdits;
 import hamper.samples.RandomYards;
-import hamper.samples.Trial;
 import hamper.value.RefusedException;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -28,17 +27,15 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /**
  * Any slot names its pixel, and any pixel its addresses: against a walk along the wire, one channel
  * after another, that knows nothing of arithmetic.
  */
-@Tag("trial")
 class LocatorTest {
   private static final Catalog CATALOG = CatalogueFiles.shipped();
-  private static final int SPOTS = Trial.size(1_200, 3_000);
+  private static final int SPOTS = 3_000;
 
   private final Random random = new Random(17);
   private int pixels;

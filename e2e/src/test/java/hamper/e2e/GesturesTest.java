@@ -1,0 +1,159 @@
+package hamper.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.KeyboardModifier;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** What a hand or a key does is what one expects of it, and nothing else. */
+class GesturesTest extends DemoCase {
+  private static final Locator.ClickOptions SHIFT =
+      new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT));
+
+  private Locator tray() {
+    return page.locator("[data-tray]");
+  }
+
+  private Locator taken() {
+    return tray().locator("[aria-selected=true]");
+  }
+
+  private Locator byLabel(String label) {
+    return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+  }
+
+  @Test
+  void theTrayIsTakenByRangeByZoneAndAsAWhole() {
+    window.go("Patch");
+    Locator chips = tray().getByRole(AriaRole.OPTION);
+    chips.nth(0).click();
+    chips.nth(2).click(SHIFT);
+    assertThat(taken()).hasCount(3);
+    page.keyboard().press("Shift+ArrowRight");
+    assertThat(taken()).hasCount(4);
+    page.keyboard().press("Control+a");
+    assertThat(taken()).hasCount(10);
+    assertThat((String) page.evaluate("() => getSelection().toString()"))
+        .as("the page's text is not taken")
+        .isEmpty();
+    page.keyboard().press("Escape");
+    assertThat(taken()).hasCount(0);
+    tray().getByTitle(Pattern.compile("Take all .* of Slipway")).click();
+    assertThat(taken()).hasCount(4);
+    // zones stand in the order of the list, whatever is loose
+    List<String> zones = tray().locator(".zonename").allInnerTexts();
+    assertThat(zones).containsSubsequence("Boathouse", "Footbridge", "Slipway");
+  }
+
+  @Test
+  void aRefusedAddressKeepsNobody() {
+    window.go("Controllers");
+    Locator address = byLabel("Address of K1");
+    address.fill("198.51.100.999");
+    Locator name = byLabel("Name of K2");
+    name.click();
+    assertThat(name).isFocused();
+    name.press("End");
+    page.keyboard().type("!");
+    window.acknowledged(() -> page.keyboard().press("Enter"));
+    assertThat(name).hasValue("Boathouse!");
+    window.undo();
+    address.click();
+    page.keyboard().press("Escape");
+    assertThat(address).hasValue("198.51.100.11");
+  }
+
+  @Test
+  void aDoubleClickOpensTheGlassAndWhatIsFoldedStaysFolded() {
+    window.go("Patch");
+    window.leg("winch-1").dblclick();
+    assertThat(page.getByTestId("glass")).isVisible();
+    page.keyboard().press("Escape");
+    byLabel("Fold K1").click();
+    assertThat(window.lane("k1|PIXEL|1")).hasCount(0);
+    window.go("Loads");
+    window.go("Patch");
+    assertThat(byLabel("Unfold K1")).isVisible();
+    assertThat(window.lane("k1|PIXEL|1")).hasCount(0);
+    byLabel("Unfold K1").click();
+    assertThat(window.lane("k1|PIXEL|1")).isVisible();
+  }
+
+  @Test
+  void theLineThatOffersAnUndoGoesWithIt() {
+    window.find("lamp posts to K1-12");
+    Locator said = page.getByTestId("said");
+    assertThat(said).containsText("Patch Lamp posts on K1-12");
+    window.undo();
+    assertThat(said).not().containsText("Patch Lamp posts on K1-12");
+  }
+
+  @Test
+  void aDropOnABankHangsOnItsFirstFreePort() {
+    window.go("Patch");
+    window.reveal("K6-18", window.lane("k6|PIXEL|18"));
+    Locator bank = page.locator("[data-bank=k6][data-from='17']");
+    bank.scrollIntoViewIfNeeded();
+    BoundingBox from = window.loose("buoys-1").boundingBox();
+    page.mouse().move(from.x + 12, from.y + from.height / 2);
+    page.mouse().down();
+    BoundingBox to = bank.boundingBox();
+    page.mouse().move(to.x + 190, to.y + to.height / 2 + 1);
+    page.mouse().move(to.x + 200, to.y + to.height / 2);
+    window.acknowledged(page.mouse()::up);
+    assertThat(page.getByTestId("said")).containsText("K6-");
+    assertThat(window.loose("buoys-1")).hasCount(0);
+    window.undo();
+    assertThat(window.loose("buoys-1")).isVisible();
+  }
+
+  @Test
+  void aDropBesideAnyPortSaysThatNothingWasHung() {
+    window.go("Patch");
+    BoundingBox from = window.loose("net-1").boundingBox();
+    page.mouse().move(from.x + 12, from.y + from.height / 2);
+    page.mouse().down();
+    page.mouse().move(400, 80);
+    page.mouse().move(410, 84);
+    page.mouse().up();
+    assertThat(page.getByTestId("said")).containsText("Nothing was hung");
+    assertThat(window.loose("net-1")).isVisible();
+  }
+
+  @Test
+  void oneShowsWhatAnotherShowsByAKey() {
+    window.go("Patch");
+    window.leg("gutter-left").click();
+    window.leg("boathouse-ridge-1").click(SHIFT);
+    window.acknowledged(() -> page.keyboard().press("m"));
+    assertThat(window.leg("boathouse-ridge-1"))
+        .hasAccessibleName(Pattern.compile("mirrors .*[Gg]utter"));
+    window.undo();
+    assertThat(window.leg("boathouse-ridge-1")).not().hasAccessibleName(Pattern.compile("mirrors"));
+  }
+
+  @Test
+  void severalControllersAreSetAtOnce() {
+    window.go("Controllers");
+    page.locator("[data-controller=k1]").first().focus();
+    page.keyboard().press("Shift+ArrowDown");
+    Locator bar = page.getByTestId("controllers-bar");
+    assertThat(bar).containsText("2 controllers");
+    Locator brightness = bar.getByLabel("Default brightness of all selected, percent");
+    brightness.fill("35");
+    window.acknowledged(() -> brightness.press("Enter"));
+    assertThat(page.getByTestId("said")).containsText("K1");
+    assertThat(page.getByTestId("said")).containsText("35 %");
+    window.acknowledged(
+        () -> bar.getByLabel("Transport of all selected").selectOption("MULTICAST"));
+    window.undo();
+    window.undo();
+  }
+}
