@@ -166,9 +166,12 @@ export const useDisplay = defineStore('display', () => {
     return delta.moved ? `${delta.label} — ${delta.moved}` : delta.label
   }
 
+  /**
+   * @param undone whether it takes back what its label says: then nothing is offered to be undone
+   */
   function act(
     work: (id: string, version: number) => Promise<Delta | undefined>,
-    canUndo: boolean,
+    undone = false,
   ) {
     const meant = view.value!.id
     const next = queue.then(() =>
@@ -182,7 +185,7 @@ export const useDisplay = defineStore('display', () => {
           const delta = await work(now.id, now.version)
           if (delta) {
             take(delta)
-            said.value = { text: told(delta), canUndo }
+            said.value = { text: (undone ? 'Undone: ' : '') + told(delta), canUndo: !undone }
           }
           return delta
         } catch (error) {
@@ -228,22 +231,22 @@ export const useDisplay = defineStore('display', () => {
         }
         throw error
       }
-    }, true)
+    })
   }
   /** Makes the edit that was asked about, though starts move by it. */
   function moveStarts() {
     const asked = startsMove.value!
     startsMove.value = undefined
-    return act((id, version) => api.edit(id, version, asked.edit, true), true)
+    return act((id, version) => api.edit(id, version, asked.edit, true))
   }
   /** Makes an edit whose very purpose is to move starts: nobody is asked again. */
   const editMoving = (change: Edit) =>
-    act((id, version) => api.edit(id, version, change, true), true)
+    act((id, version) => api.edit(id, version, change, true))
   /** Takes the good rows of a planner's own spreadsheet in. */
   const takeSheet = (sheet: Blob, starts: 'FLOW' | 'HOLD', means?: string) =>
-    act((id, version) => api.takeSheet(id, version, sheet, starts, means), true)
-  const undo = () => act(api.undo, false)
-  const redo = () => act(api.redo, true)
+    act((id, version) => api.takeSheet(id, version, sheet, starts, means))
+  const undo = () => act(api.undo, true)
+  const redo = () => act(api.redo)
 
   /** Makes a display and opens it. */
   async function begin(make: () => Promise<Listed>, how = 'was added') {
@@ -275,15 +278,15 @@ export const useDisplay = defineStore('display', () => {
   const importFile = (file: File) => begin(() => api.importFile(file))
 
   const addRows = (rows: Blob, header: Header) =>
-    act((id, version) => api.addRows(id, version, rows, header), true)
+    act((id, version) => api.addRows(id, version, rows, header))
   /** Goes back to a milestone, as one step. */
   const restore = (milestone: string) =>
-    act((id, version) => api.restore(id, version, milestone), true)
+    act((id, version) => api.restore(id, version, milestone))
   /** Takes parts of what a device has, as it was looked at with a version. */
   const takeOver = (controller: string, lookedAt: number, keys: string[]) =>
-    act((id) => api.takeOver(id, controller, lookedAt, keys), true)
+    act((id) => api.takeOver(id, controller, lookedAt, keys))
   const addToCatalogue = (file: File) =>
-    act((id, version) => api.addToCatalogue(id, version, file), true)
+    act((id, version) => api.addToCatalogue(id, version, file))
 
   /** Changes of a controller. */
   const setController = (id: string, set: ControllerChange) =>

@@ -177,7 +177,7 @@ describe('an edit', () => {
     const display = await started('a')
     server.undo.mockResolvedValueOnce(delta(1, 2))
     await display.undo()
-    expect(display.said?.canUndo).toBe(false)
+    expect(display.said).toEqual({ text: 'Undone: step 2', canUndo: false })
     server.redo.mockResolvedValueOnce(delta(2, 3))
     await display.redo()
     expect(display.said?.canUndo).toBe(true)

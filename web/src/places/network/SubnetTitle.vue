@@ -5,7 +5,7 @@ import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
 import { useDisplay } from '../../state/display'
-import { DOTTED } from './ip'
+import { DOTTED, RANGE } from './ip'
 
 /** What a subnet is, each value set where it stands. */
 const props = defineProps<{ line: AddressLine }>()
@@ -15,7 +15,6 @@ const MULTICAST = [
   { value: 'UNASKED', title: 'snooping, no querier' },
   { value: 'ASKED', title: 'snooping and a querier' },
 ]
-const RANGE = /^\d{1,3}(\.\d{1,3}){3}\s*[–-]\s*\d{1,3}(\.\d{1,3}){3}$/
 
 const display = useDisplay()
 function put(changes: Partial<Subnet>) {

@@ -10,7 +10,12 @@ export function addressOf(bits: number): string {
 }
 
 /** What an IPv4 address looks like; the server says what else is wrong with one. */
-export const DOTTED = /^\d{1,3}(\.\d{1,3}){3}$/
+const NUMBER = '(25[0-5]|2[0-4]\\d|[01]?\\d{1,2})'
+const FOUR = `${NUMBER}(\\.${NUMBER}){3}`
+export const DOTTED = new RegExp(`^${FOUR}$`)
+
+/** From one address to another, as DHCP ranges are written. */
+export const RANGE = new RegExp(`^${FOUR}\\s*[–-]\\s*${FOUR}$`)
 
 /** The next address of a subnet in a direction that nobody has; nothing beyond its end. */
 export function nextFree(line: AddressLine, address: string, step: number): string | undefined {
