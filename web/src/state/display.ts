@@ -169,10 +169,7 @@ export const useDisplay = defineStore('display', () => {
   /**
    * @param undone whether it takes back what its label says: then nothing is offered to be undone
    */
-  function act(
-    work: (id: string, version: number) => Promise<Delta | undefined>,
-    undone = false,
-  ) {
+  function act(work: (id: string, version: number) => Promise<Delta | undefined>, undone = false) {
     const meant = view.value!.id
     const next = queue.then(() =>
       attempt(async () => {
@@ -240,8 +237,7 @@ export const useDisplay = defineStore('display', () => {
     return act((id, version) => api.edit(id, version, asked.edit, true))
   }
   /** Makes an edit whose very purpose is to move starts: nobody is asked again. */
-  const editMoving = (change: Edit) =>
-    act((id, version) => api.edit(id, version, change, true))
+  const editMoving = (change: Edit) => act((id, version) => api.edit(id, version, change, true))
   /** Takes the good rows of a planner's own spreadsheet in. */
   const takeSheet = (sheet: Blob, starts: 'FLOW' | 'HOLD', means?: string) =>
     act((id, version) => api.takeSheet(id, version, sheet, starts, means))
@@ -280,13 +276,11 @@ export const useDisplay = defineStore('display', () => {
   const addRows = (rows: Blob, header: Header) =>
     act((id, version) => api.addRows(id, version, rows, header))
   /** Goes back to a milestone, as one step. */
-  const restore = (milestone: string) =>
-    act((id, version) => api.restore(id, version, milestone))
+  const restore = (milestone: string) => act((id, version) => api.restore(id, version, milestone))
   /** Takes parts of what a device has, as it was looked at with a version. */
   const takeOver = (controller: string, lookedAt: number, keys: string[]) =>
     act((id) => api.takeOver(id, controller, lookedAt, keys))
-  const addToCatalogue = (file: File) =>
-    act((id, version) => api.addToCatalogue(id, version, file))
+  const addToCatalogue = (file: File) => act((id, version) => api.addToCatalogue(id, version, file))
 
   /** Changes of a controller. */
   const setController = (id: string, set: ControllerChange) =>

@@ -7,7 +7,8 @@ import { addressOf, bitsOf } from './ip'
 import { PRESENCE } from './presence'
 
 /**
- * The addresses of a subnet place by place, 64 to a line; only lines where anything stands. A device is dragged to a free place, or walked there with the arrow keys.
+ * The addresses of a subnet place by place, as many to a line as can be told apart; only lines where
+ * anything stands. A device is dragged to a free place, or walked there with the arrow keys.
  */
 const props = defineProps<{
   line: AddressLine
@@ -25,7 +26,8 @@ const emit = defineEmits<{
 }>()
 
 const lines = ref<HTMLElement>()
-const ROW = 64
+/** Places to a line: whole steps of a subnet, each some pixels wide. */
+const places = computed(() => (props.width < 480 ? 32 : 64))
 /** A longer DHCP range is shown by its ends. */
 const MOST_DHCP_ROWS = 4
 const first = computed(() => bitsOf(props.line.first))
@@ -37,7 +39,7 @@ const dhcp = computed(() => {
 })
 const taken = computed(() => new Set(props.line.occupants.map((one) => bitsOf(one.address))))
 const size = computed(() => last.value - first.value + 3)
-const perRow = computed(() => Math.min(ROW, size.value))
+const perRow = computed(() => Math.min(places.value, size.value))
 const scale = computed(() => props.width / perRow.value)
 
 /** What nobody planned stands at its address like what is planned, by another name. */
@@ -65,24 +67,24 @@ const isAway = (one: Occupant) => props.present?.get(one.controller)?.state === 
 /** Rows of the line that hold a device, the DHCP range or the next free place. */
 const rows = computed(() => {
   const wanted = new Set<number>()
-  const add = (bits: number) => wanted.add(Math.floor((bits - base.value) / ROW))
+  const add = (bits: number) => wanted.add(Math.floor((bits - base.value) / places.value))
   props.line.occupants.forEach((one) => add(bitsOf(one.address)))
   strangers.value.forEach((one) => add(bitsOf(one.address)))
   if (props.line.free[0] && !props.present) {
     add(bitsOf(props.line.free[0]))
   }
   if (dhcp.value && !props.present) {
-    const most = dhcp.value.from + MOST_DHCP_ROWS * ROW
-    for (let bits = dhcp.value.from; bits < Math.min(most, dhcp.value.to); bits += ROW) {
+    const most = dhcp.value.from + MOST_DHCP_ROWS * places.value
+    for (let bits = dhcp.value.from; bits < Math.min(most, dhcp.value.to); bits += places.value) {
       add(bits)
     }
     add(dhcp.value.to)
   }
   add(first.value)
-  return [...wanted].sort((a, b) => a - b).map((row) => base.value + row * ROW)
+  return [...wanted].sort((a, b) => a - b).map((row) => base.value + row * places.value)
 })
 function inRow(from: number, bits: number) {
-  return bits >= from && bits < from + ROW
+  return bits >= from && bits < from + places.value
 }
 
 interface Flag {
@@ -207,11 +209,11 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
       </div>
       <div class="scale">
         <div
-          v-if="dhcp && dhcp.to >= row.from && dhcp.from < row.from + ROW"
+          v-if="dhcp && dhcp.to >= row.from && dhcp.from < row.from + places"
           class="dhcp"
           :style="{
             left: `${Math.max(0, dhcp.from - row.from) * scale}px`,
-            width: `${(Math.min(row.from + ROW, dhcp.to + 1) - Math.max(row.from, dhcp.from)) * scale}px`,
+            width: `${(Math.min(row.from + places, dhcp.to + 1) - Math.max(row.from, dhcp.from)) * scale}px`,
           }"
         >
           DHCP

@@ -16,7 +16,8 @@ const display = useDisplay()
 const looking = useLooking()
 const page = ref<HTMLElement>()
 const width = useWidth(page)
-const room = computed(() => Math.max(480, width.value - 48))
+/** Inside the page's edges, which are narrower on a phone. */
+const room = computed(() => Math.max(280, width.value - (width.value < 700 ? 24 : 48)))
 const lit = ref<string>()
 const strangers = ref(false)
 
