@@ -22,3 +22,8 @@ test('an order says what came, what went and what moved', () => {
     { id: 'a', n: 1 },
   ])
 })
+
+test('a list in which nothing changed is the same one', () => {
+  expect(merge(now, [], undefined, id)).toBe(now)
+  expect(merge(now, [], ['b', 'a'], id).map(id)).toEqual(['b', 'a'])
+})

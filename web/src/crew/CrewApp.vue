@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import { useRoute } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { dark, lit, stopAll, unlit } from './lights'
 import { known, moves, reached, shut, trouble, waiting, yard } from './known'
 import { forgetRefused } from './saying'
@@ -8,9 +8,10 @@ import { begin } from './yard'
 
 /** What is always there: where one is, whether the phone is in reach, what it lights. */
 const route = useRoute()
+const router = useRouter()
 const ready = ref(false)
 onMounted(async () => {
-  await begin()
+  await begin(router.isReady())
   ready.value = true
 })
 

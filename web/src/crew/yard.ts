@@ -14,19 +14,24 @@ async function takeYard(answer: CrewYard) {
   await keep.set('yard', answer)
 }
 
-/** Reads what the phone remembers, then what is so now. */
-export async function begin() {
+/**
+ * Reads what the phone remembers, then what is so now.
+ *
+ * @param addressed when the pages have taken their address from the window's
+ */
+export async function begin(addressed: Promise<unknown>) {
   const key = location.hash.slice(1)
   const asked = new URLSearchParams(location.search).get('v')
   whenBack(() => void lookAgain())
-  if (key) {
-    // the key does not stay in the address, where others would read it
-    history.replaceState(history.state, '', location.pathname)
-  }
   // asked at once: what the phone remembers is read while the answer is on its way
   const entering = key ? ask(() => reach.enter(key)) : undefined
   await remember()
-  await entered(await entering)
+  await addressed
+  if (key) {
+    // the key does not stay in the address, where others would read it
+    history.replaceState(history.state, '', location.pathname)
+    await entered(await entering)
+  }
   await lookAgain()
   if (asked && Number(asked) > 0) {
     await setSeen(Math.min(Number(asked), yard.value?.version ?? Number(asked)))

@@ -1,7 +1,7 @@
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 
 /** Faster than this nobody reads what passes (px a picture). */
-const TOO_FAST = 24
+const TOO_FAST = 16
 /** After this long without such a step it stands, or goes slowly (ms). */
 const CALM = 90
 /** Rows that are drawn whole in one picture once it has calmed down. */

@@ -24,16 +24,21 @@ export function portKey(at: PortRef): string {
   return `${at.controller}|${at.kind}|${at.port}`
 }
 
+type Parts = Pick<DisplayView, 'controllers' | 'props' | 'findings'>
+const NONE: Parts = { controllers: [], props: [], findings: [] }
+
 /** What is in a display, found by what it is called: each worked out when somebody first asks. */
 export function indexesOf(view: Ref<DisplayView | undefined>) {
-  const lanes = computed(() => view.value?.controllers.flatMap((c) => c.lanes) ?? [])
+  // a step that leaves one of these alone leaves alone what is made of it
+  const controllers = computed(() => view.value?.controllers ?? NONE.controllers)
+  const props = computed(() => view.value?.props ?? NONE.props)
+  const findings = computed(() => view.value?.findings ?? NONE.findings)
+  const lanes = computed(() => controllers.value.flatMap((c) => c.lanes))
   const laneByPort = computed(() => new Map(lanes.value.map((lane) => [portKey(lane.port), lane])))
-  const pieces = computed(
-    () => new Map<string, PieceView>(allPieces(view.value).map((p) => [p.piece.id, p])),
-  )
+  const pieces = computed(() => new Map<string, PieceView>(allPieces().map((p) => [p.piece.id, p])))
   const propOfPiece = computed(() => {
     const map = new Map<string, PropView>()
-    view.value?.props.forEach((p) => p.pieces.forEach((piece) => map.set(piece.piece.id, p)))
+    props.value.forEach((p) => p.pieces.forEach((piece) => map.set(piece.piece.id, p)))
     return map
   })
   const legs = computed(() => {
@@ -46,7 +51,7 @@ export function indexesOf(view: Ref<DisplayView | undefined>) {
   /** How many findings are about each controller. */
   const findingsOf = computed(() => {
     const counts = new Map<string, number>()
-    for (const finding of view.value?.findings ?? []) {
+    for (const finding of findings.value) {
       for (const id of new Set(finding.subjects.map((subject) => subject.controller))) {
         if (id) {
           counts.set(id, (counts.get(id) ?? 0) + 1)
@@ -59,7 +64,7 @@ export function indexesOf(view: Ref<DisplayView | undefined>) {
   const overlapping = computed(
     () =>
       new Set(
-        view.value?.findings
+        findings.value
           .filter((finding) => finding.code === 'overlap')
           .flatMap((finding) => finding.subjects.map((subject) => subject.piece)),
       ),
@@ -67,7 +72,7 @@ export function indexesOf(view: Ref<DisplayView | undefined>) {
   /** What is wrong where: messages of faults and risks by the key of the thing at fault. */
   const wrongAt = computed(() => {
     const map = new Map<string, { fault: boolean; told: string }>()
-    view.value?.findings.forEach((finding) => {
+    findings.value.forEach((finding) => {
       const key = finding.severity === 'HINT' ? undefined : wrongKey(finding.subjects[0])
       if (key) {
         const before = map.get(key)
@@ -83,20 +88,18 @@ export function indexesOf(view: Ref<DisplayView | undefined>) {
   const wrongControllers = computed(
     () =>
       new Set(
-        view.value?.findings.flatMap((finding) =>
-          finding.subjects.map((subject) => subject.controller),
-        ),
+        findings.value.flatMap((finding) => finding.subjects.map((subject) => subject.controller)),
       ),
   )
-  const loose = computed(() => allPieces(view.value).filter((piece) => !piece.port))
+  const loose = computed(() => allPieces().filter((piece) => !piece.port))
   const zoneIndex = computed(() => new Map(view.value?.zones.map((zone, i) => [zone.id, i])))
 
-  function allPieces(display?: DisplayView): PieceView[] {
-    return display?.props.flatMap((prop) => prop.pieces) ?? []
+  function allPieces(): PieceView[] {
+    return props.value.flatMap((prop) => prop.pieces)
   }
 
   function controllerOf(id: string): ControllerView | undefined {
-    return view.value?.controllers.find((c) => c.controller.id === id)
+    return controllers.value.find((c) => c.controller.id === id)
   }
 
   function zoneColour(zone?: string): string {

@@ -5,7 +5,11 @@ export function merge<T>(
   order: string[] | null | undefined,
   id: (entry: T) => string,
 ): T[] {
-  const byId = new Map(now.map((entry) => [id(entry), entry]))
-  changed.forEach((entry) => byId.set(id(entry), entry))
-  return (order ?? now.map(id)).map((key) => byId.get(key)!)
+  if (!order) {
+    const changes = new Map(changed.map((entry) => [id(entry), entry]))
+    // where nothing changed the list is the same one, and nothing is made of it anew
+    return changes.size ? now.map((entry) => changes.get(id(entry)) ?? entry) : now
+  }
+  const byId = new Map([...now, ...changed].map((entry) => [id(entry), entry]))
+  return order.map((key) => byId.get(key)!)
 }

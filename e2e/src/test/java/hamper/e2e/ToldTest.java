@@ -56,11 +56,10 @@ class ToldTest extends DemoCase {
   @Test
   void aDevicesOwnStartIsTheSameUnderTheGlassAndOnItsSheet() {
     window.go("Patch");
-    window.reveal("gutter left", window.leg("gutter-left"));
-    window.leg("gutter-left").click();
+    window.leg("winch-1").click();
     String start = match("device (\\S.*)", page.getByTestId("device-start").first().innerText());
     window.go("Handover");
-    page.locator("[data-row=k2] button").click();
+    page.locator("[data-row=k1] button").click();
     assertThat(page.locator("main")).containsText(start);
   }
 

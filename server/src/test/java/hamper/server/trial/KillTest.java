@@ -44,7 +44,7 @@ class KillTest {
   @Test
   void whatWasAcknowledgedSurvivesKillsInQuickSuccession() throws Exception {
     trial(
-        Trial.size(3, Integer.getInteger("hamper.trial.kills", 300)),
+        Trial.size(2, Integer.getInteger("hamper.trial.kills", 300)),
         1_000,
         Trial.size(3_000, 10_000),
         0);
