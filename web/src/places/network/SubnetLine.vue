@@ -29,7 +29,9 @@ const lines = ref<HTMLElement>()
 /** Places to a line: whole steps of a subnet, each some pixels wide. */
 const places = computed(() => (props.width < 480 ? 32 : 64))
 /** A longer DHCP range is shown by its ends. */
-const MOST_DHCP_ROWS = 4
+const mostDhcpRows = computed(() => (places.value < 64 ? 1 : 4))
+/** Room for an address in full (px). */
+const WHOLE_ADDRESS = 92
 const first = computed(() => bitsOf(props.line.first))
 const last = computed(() => bitsOf(props.line.last))
 const base = computed(() => bitsOf(props.line.subnet.network))
@@ -74,7 +76,7 @@ const rows = computed(() => {
     add(bitsOf(props.line.free[0]))
   }
   if (dhcp.value && !props.present) {
-    const most = dhcp.value.from + MOST_DHCP_ROWS * places.value
+    const most = dhcp.value.from + mostDhcpRows.value * places.value
     for (let bits = dhcp.value.from; bits < Math.min(most, dhcp.value.to); bits += places.value) {
       add(bits)
     }
@@ -259,7 +261,7 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
       </div>
       <div class="marks mono quiet">
         <span v-for="n in 9" :key="n" :style="{ left: `${((n - 1) / 8) * width}px` }">{{
-          n === 9
+          n === 9 || (n > 1 && ((n - 1) / 8) * width < WHOLE_ADDRESS)
             ? ''
             : addressOf(row.from + Math.floor(((n - 1) * perRow) / 8))
                 .split('.')
