@@ -15,7 +15,11 @@ export async function rememberWaiting() {
   const all = (await keep.all())
     .filter(([what]) => what.startsWith(`wait:${yard.value?.id}:`))
     .map(([, value]) => value as Waiting)
-  waiting.value = all.sort((a, b) => a.at - b.at)
+  // what was said while this was read is not there yet
+  const said = waiting.value.filter(
+    (one) => one.display === yard.value?.id && !all.some((kept) => kept.id === one.id),
+  )
+  waiting.value = [...all, ...said].sort((a, b) => a.at - b.at)
 }
 
 export type Saying = Omit<Waiting, 'id' | 'display' | 'by' | 'at'>
@@ -106,31 +110,24 @@ export const takenSoFar = () => taken
 
 async function took(answer: { id: string; verdict?: string; refused?: string }[]) {
   const verdicts = new Map(answer.map((one) => [one.id, one]))
-  const left: Waiting[] = []
-  for (const one of waiting.value) {
-    const verdict = verdicts.get(one.id)
-    if (!verdict) {
-      left.push(one)
-    } else if (verdict.refused) {
-      left.push({ ...one, refused: verdict.refused })
-      await keep.set(nameOf(one), left[left.length - 1])
-    } else {
-      if (verdict.verdict === 'OVERTAKEN') {
-        const title = known.value.get(one.piece)?.title ?? one.piece
-        trouble.value = `${title}: somebody said otherwise later than you; it stays as they said.`
-      }
-      await forget(one)
-    }
-  }
+  const answered = waiting.value.filter((one) => verdicts.has(one.id))
   taken++
   // what was taken is so before the next look: nothing flickers back
-  strings.value = strings.value.map((one) =>
-    foreseen(
-      one,
-      waiting.value.filter((said) => verdicts.get(said.id)?.verdict === 'TAKEN'),
-    ),
-  )
-  waiting.value = left
+  const now = answered.filter((said) => verdicts.get(said.id)?.verdict === 'TAKEN')
+  strings.value = strings.value.map((one) => foreseen(one, now))
+  // in one go, before anything is waited for: what is said meanwhile goes on waiting
+  waiting.value = waiting.value.flatMap((one) => {
+    const verdict = verdicts.get(one.id)
+    return !verdict ? [one] : verdict.refused ? [{ ...one, refused: verdict.refused }] : []
+  })
+  for (const one of answered) {
+    const { verdict, refused } = verdicts.get(one.id)!
+    if (verdict === 'OVERTAKEN') {
+      const title = known.value.get(one.piece)?.title ?? one.piece
+      trouble.value = `${title}: somebody said otherwise later than you; it stays as they said.`
+    }
+    await (refused ? keep.set(nameOf(one), { ...one, refused }) : forget(one))
+  }
 }
 
 async function forget(one: Waiting) {
