@@ -1,6 +1,8 @@
 import { expect, test } from 'vitest'
 import type { LaneView, Section } from '../src/api/types'
 import {
+  endOf,
+  farthest,
   limitOf,
   placesOf,
   reachOf,
@@ -38,6 +40,29 @@ test('fixtures lie at their slots', () => {
   } as unknown as LaneView
   expect(stretches(lane)[0]).toMatchObject({ from: 100, length: 12 })
   expect(limitOf(lane)).toBe(512)
+})
+
+test('a lane ends where its last ribbon is drawn, whatever hangs on it', () => {
+  const fixture = (channel: number, channels: number) => ({
+    sections: [{ startAt: { universe: 1, channel }, channels }],
+  })
+  const lanes = [
+    { port: { kind: 'PIXEL' }, legs: [leg(0, 0, 50), leg(50, 3, 30)] },
+    { port: { kind: 'PIXEL' }, legs: [] },
+    { port: { kind: 'DMX' }, legs: [fixture(300, 12), fixture(20, 40)] },
+    { port: { kind: 'DMX' }, legs: [{ sections: [] }] },
+    { port: { kind: 'RELAY' }, legs: [leg(0, 0, 0), leg(0, 0, 0)] },
+    { port: { kind: 'SERIAL' }, legs: [leg(0, 0, 0)] },
+    { port: { kind: 'PANEL' }, legs: [leg(0, 0, 0)] },
+  ] as unknown as LaneView[]
+  expect(lanes.map(endOf)).toEqual(
+    lanes.map((lane) =>
+      stretches(lane).reduce((far, s) => Math.max(far, s.from + s.gap + s.length), 0),
+    ),
+  )
+  expect(farthest(lanes.slice(0, 2))).toBe(100)
+  expect(farthest(lanes)).toBe(512)
+  expect(farthest([{ ...lanes[0], modelLimit: 680 } as LaneView])).toBe(680)
 })
 
 test('sections of an opened string are to scale, but never too small, and stand in rows', () => {

@@ -50,11 +50,11 @@ describe('what is in a display', () => {
   const of = indexesOf(shallowRef(view))
 
   it('is found by its id, wherever it hangs', () => {
-    expect([...of.pieces.value.keys()]).toEqual(['a', 'c', 'b'])
-    expect(of.legs.value.get('b')).toMatchObject({ index: 1, lane: { port: { port: 1 } } })
-    expect(of.legs.value.has('c')).toBe(false)
-    expect(of.propOfPiece.value.get('c')?.prop.id).toBe('p')
-    expect(of.laneByPort.value.get('k2|PIXEL|1')?.legs).toEqual([])
+    expect([...of.pieces.keys()]).toEqual(['a', 'c', 'b'])
+    expect(of.legs.get('b')).toMatchObject({ index: 1, lane: { port: { port: 1 } } })
+    expect(of.legs.has('c')).toBe(false)
+    expect(of.propOfPiece.get('c')?.prop.id).toBe('p')
+    expect(of.laneByPort.get('k2|PIXEL|1')?.legs).toEqual([])
     expect(of.controllerOf('k2')?.controller.id).toBe('k2')
     expect(of.pixelTypes.value.get('node')?.name).toBe('Node')
     expect(of.zoneName('roof')).toBe('Roof')

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { ControllerView, LaneView, PieceView } from '../src/api/types'
-import { patchRows, type Shown } from '../src/places/patch/rows'
+import { keepingRows, patchRows, type Shown } from '../src/places/patch/rows'
 
 const lane = (port: number, bank?: number, ...pieces: string[]) =>
   ({
@@ -13,7 +13,15 @@ const view = {
   block: { channels: 30 },
   lanes: [lane(1, 1, 'a'), lane(2, 1), lane(3, 2), lane(4)],
 } as unknown as ControllerView
-const shown: Shown = { folded: false, has: () => true, glassWidth: 1000, piece: () => undefined }
+const shown: Shown = { folded: false, has: () => true }
+const string = (sections: number) =>
+  ({
+    piece: {
+      kind: 'string',
+      sections: Array.from({ length: sections }, () => ({ pixels: 9, nullPixels: 0 })),
+    },
+  }) as unknown as PieceView
+const under = (leg: string, of = string(1)) => ({ leg, of, width: 1000 })
 const kinds = (more: Partial<Shown>, of = view) =>
   patchRows(of, { ...shown, ...more }).map((row) => row.kind)
 
@@ -39,22 +47,38 @@ describe('the rows of a controller', () => {
     expect(kinds({}, bare)).not.toContain('ruler')
   })
   it('have the glass below the lane of what is enlarged, as high as its sections need', () => {
-    const string = (sections: number) =>
-      ({
-        piece: {
-          kind: 'string',
-          sections: Array.from({ length: sections }, () => ({ pixels: 9, nullPixels: 0 })),
-        },
-      }) as unknown as PieceView
-    expect(kinds({ glass: 'a' }).slice(1, 5)).toEqual(['bank', 'lane', 'glass', 'lane'])
+    expect(kinds({ glass: under('a') }).slice(1, 5)).toEqual(['bank', 'lane', 'glass', 'lane'])
     const height = (sections: number) =>
-      patchRows(view, { ...shown, glass: 'a', piece: () => string(sections) }).find(
+      patchRows(view, { ...shown, glass: under('a', string(sections)) }).find(
         (row) => row.kind === 'glass',
       )!.height
     expect(height(1)).toBe(274)
     expect(height(7) - height(1)).toBe(3 * 126)
   })
   it('do not end a bank at its glass', () => {
-    expect(kinds({ glass: 'a' }).filter((kind) => kind === 'bank')).toHaveLength(2)
+    expect(kinds({ glass: under('a') }).filter((kind) => kind === 'bank')).toHaveLength(2)
+  })
+})
+
+describe('rows that are kept', () => {
+  it('are the same until the controller is another, or is shown another way', () => {
+    const rowsOf = keepingRows()
+    const first = rowsOf(view, 'all', shown)
+    expect(rowsOf(view, 'all', { ...shown })).toBe(first)
+    expect(rowsOf({ ...view }, 'all', shown)).not.toBe(first)
+    const folded = rowsOf(view, 'all', { ...shown, folded: true })
+    expect(folded).toHaveLength(1)
+    expect(rowsOf(view, 'all', shown)).toEqual(first)
+    const used = rowsOf(view, 'used', { ...shown, has: (one) => one.legs.length > 0 })
+    expect(used.map((row) => row.kind)).toEqual(['head', 'bank', 'lane', 'ruler'])
+  })
+  it('are not those of a controller with a leg under the glass, which may grow', () => {
+    const rowsOf = keepingRows()
+    const before = rowsOf(view, 'all', shown)
+    const few = rowsOf(view, 'all', { ...shown, glass: under('a') })
+    const many = rowsOf(view, 'all', { ...shown, glass: under('a', string(9)) })
+    const height = (rows: typeof few) => rows.find((row) => row.kind === 'glass')!.height
+    expect(height(many)).toBeGreaterThan(height(few))
+    expect(rowsOf(view, 'all', shown)).toBe(before)
   })
 })

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import type { Stage, StringAt } from '../src/api/types'
-import { isLeft, leftOf, reached, shownOf, toggled } from '../src/places/overview/strings'
+import { isLeft, leftByZone, reached, shownOf, toggled } from '../src/places/overview/strings'
 
 const string = (piece: string, stage: Stage, more: Partial<StringAt> = {}): StringAt => ({
   piece,
@@ -33,7 +33,10 @@ test('what is left tonight: all that nobody has seen right, and what is in troub
   expect(ids('all')).toHaveLength(5)
   expect(shownOf(all, 'all', undefined, (one) => one.piece === 'b')).toHaveLength(1)
   expect(isLeft(all[4])).toBe(false)
-  expect(leftOf(all, 'Wall')).toEqual({ all: 4, left: 2, trouble: 1 })
+  expect([...leftByZone(all)]).toEqual([
+    ['Wall', { all: 4, left: 2, trouble: 1 }],
+    ['Tower', { all: 1, left: 1, trouble: 1 }],
+  ])
 })
 
 test('a stage has those before it behind it, and a click on the last one takes it back', () => {

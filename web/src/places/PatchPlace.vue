@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router'
 import type { ControllerView, LaneView } from '../api/types'
 import { usedTold } from '../parts/blockTold'
 import AddressRuler from '../ribbon/AddressRuler.vue'
-import { reachOf } from '../ribbon/geometry'
+import { farthest } from '../ribbon/geometry'
 import { portKey, useDisplay } from '../state/display'
 import { useHandover } from '../state/handover'
 import { isAcross, usePatching } from '../state/patching'
@@ -20,7 +20,7 @@ import PlainRow from './patch/PlainRow.vue'
 import { usePointedPixel } from './patch/pointedPixel'
 import PortLane from './patch/PortLane.vue'
 import { useReveal } from './patch/reveal'
-import { patchRows, type Row } from './patch/rows'
+import { keepingRows, type Row } from './patch/rows'
 import { useFlight } from '../parts/flight'
 import { useSlots } from '../parts/slots'
 import { useWindowing } from '../parts/windowing'
@@ -56,21 +56,26 @@ function isShown(view: ControllerView, lane: LaneView): boolean {
   return lane.legs.length > 0 || (view.host ? wantsLines.value : !onlyUsed.value)
 }
 const { folded, fold, allFolded, foldAll } = useFolding(controllers)
-const rows: Ref<Row[]> = computed(() =>
-  controllers.value.flatMap((view) =>
-    patchRows(view, {
+const rowsOf = keepingRows()
+const rows: Ref<Row[]> = computed(() => {
+  const glass = patching.glass
+  const glassAt = glass === undefined ? undefined : display.legs.get(glass)?.lane.port.controller
+  const which = `${onlyUsed.value} ${wantsLines.value}`
+  return controllers.value.flatMap((view) =>
+    rowsOf(view, which, {
       folded: folded.has(view.controller.id),
       has: (lane) => isShown(view, lane),
-      glass: patching.glass,
-      glassWidth: glassWidth.value,
-      piece: (id) => display.pieces.get(id),
+      glass:
+        glassAt === view.controller.id
+          ? { leg: glass!, width: glassWidth.value, of: display.pieces.get(glass!)! }
+          : undefined,
     }),
-  ),
-)
+  )
+})
 const { visible, total, width, show } = useWindowing(scroller, rows, (step) => flight.moved(step))
 const glassWidth = computed(() => Math.max(1, width.value - LABEL - 24))
 
-const most = computed(() => Math.max(100, ...display.lanes.map(reachOf)))
+const most = computed(() => farthest(display.lanes))
 const narrow = computed(() => width.value < NARROW)
 const meters = computed(() => (narrow.value ? 0 : METERS))
 const room = computed(() => Math.max(240, width.value - LABEL - meters.value - 24))

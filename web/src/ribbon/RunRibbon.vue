@@ -4,7 +4,7 @@ import type { LaneView } from '../api/types'
 import { useDisplay } from '../state/display'
 import { useProgress } from '../state/progress'
 import { drawnLegs } from './drawnLegs'
-import { limitOf, stretches } from './geometry'
+import { endOf, limitOf, stretches } from './geometry'
 import { labels } from './labels'
 
 /** A run as a wire: ribbons to scale, null pixels hatched, folds notched, an end stop at the limit. */
@@ -35,9 +35,7 @@ const display = useDisplay()
 const progress = useProgress()
 const wires = computed(() => stretches(props.lane))
 const limit = computed(() => limitOf(props.lane))
-const end = computed(() =>
-  wires.value.reduce((far, s) => Math.max(far, s.from + s.gap + s.length), 0),
-)
+const end = computed(() => endOf(props.lane))
 /** Where power enters besides the socket. */
 const feeds = computed(() => (props.lane.power?.feeds ?? []).filter((feed) => feed.piece))
 const over = computed(() => props.lane.load?.over ?? 0)

@@ -23,8 +23,7 @@ export function stretches(lane: LaneView): Stretch[] {
       return { leg, index, from: leg.before, gap: leg.nullPixels, length: leg.places }
     }
     if (kind === 'DMX') {
-      const channels = leg.sections[0]?.channels ?? 1
-      return { leg, index, from: slotOf(leg) - 1, gap: 0, length: channels }
+      return { leg, index, from: slotOf(leg) - 1, gap: 0, length: channelsOf(leg) }
     }
     return { leg, index, from: index * PLAIN_LENGTH[kind], gap: 0, length: PLAIN_LENGTH[kind] }
   })
@@ -41,6 +40,9 @@ export function slotOf(leg: LegView): number {
   return leg.sections[0]?.startAt?.channel ?? 1
 }
 
+/** How many slots a fixture takes. */
+const channelsOf = (leg: LegView) => leg.sections[0]?.channels ?? 1
+
 /** Where a lane ends, in pixels of the wire; undefined where nothing limits it. */
 export function limitOf(lane: LaneView): number | undefined {
   if (lane.port.kind === 'DMX') {
@@ -49,10 +51,25 @@ export function limitOf(lane: LaneView): number | undefined {
   return lane.load?.limit ?? lane.modelLimit
 }
 
+/** Where the last ribbon ends: asked of every lane of a display after each step. */
+export function endOf(lane: LaneView): number {
+  const kind = lane.port.kind
+  if (kind === 'PIXEL') {
+    return placesOf(lane)
+  }
+  return kind === 'DMX'
+    ? lane.legs.reduce((far, leg) => Math.max(far, slotOf(leg) - 1 + channelsOf(leg)), 0)
+    : lane.legs.length * PLAIN_LENGTH[kind]
+}
+
 /** How far a lane reaches, limit or ribbons, whichever is longer. */
 export function reachOf(lane: LaneView): number {
-  const used = stretches(lane).reduce((far, s) => Math.max(far, s.from + s.gap + s.length), 0)
-  return Math.max(used, limitOf(lane) ?? 0)
+  return Math.max(endOf(lane), limitOf(lane) ?? 0)
+}
+
+/** How far the farthest reaches; a display that is nearly empty is not blown up. */
+export function farthest(lanes: readonly LaneView[]): number {
+  return lanes.reduce((far, lane) => Math.max(far, reachOf(lane)), 100)
 }
 
 /** The least room in which a section can be edited, and the seam behind each (px). */

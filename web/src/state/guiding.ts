@@ -28,6 +28,8 @@ export const useGuiding = defineStore('guiding', () => {
   const read = ref<string>()
   const doing = ref(false)
   let turn = 0
+  /** The controller that runs the test of its own, since somebody said so here. */
+  let testing: { display: string; controller: string } | undefined
 
   const title = computed(() => piece.value && display.pieces.get(piece.value)?.title)
 
@@ -48,6 +50,7 @@ export const useGuiding = defineStore('guiding', () => {
 
   function close() {
     turn++
+    void endTest()
     kind.value = undefined
     piece.value = undefined
     view.value = undefined
@@ -58,6 +61,7 @@ export const useGuiding = defineStore('guiding', () => {
   async function walk() {
     const mine = ++turn
     read.value = undefined
+    await endTest()
     const next = await display.attempt(() =>
       api.walkGuide(
         display.view!.id,
@@ -129,23 +133,35 @@ export const useGuiding = defineStore('guiding', () => {
     if (!question || !controller) {
       return
     }
+    const mine = turn
     doing.value = true
     if (question.doing.kind === 'OWN_TEST') {
-      await display.attempt(() => api.ownTest(display.view!.id, controller, true))
+      await startTest(controller)
     } else {
       await display.attempt(() => api.restartDevice(display.view!.id, controller))
     }
     await wait(SETTLES)
-    await readNow(question)
-    doing.value = false
+    if (mine === turn) {
+      await readNow(question)
+      doing.value = false
+    }
+  }
+
+  async function startTest(controller: string) {
+    const one = (testing = { display: display.view!.id, controller })
+    await display.attempt(() => api.ownTest(one.display, one.controller, true))
+  }
+  /** Nobody leaves a device in its test: it ends with the answer, or with the guide. */
+  async function endTest() {
+    const one = testing
+    testing = undefined
+    if (one) {
+      await display.attempt(() => api.ownTest(one.display, one.controller, false))
+    }
   }
 
   async function answer(key: string, words: string) {
     const question = view.value!.next!
-    if (question.doing.kind === 'OWN_TEST' && !output.ground?.live) {
-      const controller = question.doing.controller!
-      await display.attempt(() => api.ownTest(display.view!.id, controller, false))
-    }
     answers.value = [
       ...answers.value,
       { given: { question: question.id, answer: key }, ask: question.ask, words },

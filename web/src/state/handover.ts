@@ -1,41 +1,24 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { api, Problem } from '../api/client'
-import type { ControllerHandover, GiveRequest, HandoverNow, Shadows } from '../api/types'
+import type { ControllerHandover, GiveRequest, Shadows } from '../api/types'
+import { useBeside } from './beside'
 import { useDisplay } from './display'
-
-/** So long changes are gathered before it is asked how devices stand (ms). */
-const GATHER = 120
 
 /** How each device stands to the plan, and the giving on its way. */
 export const useHandover = defineStore('handover', () => {
   const display = useDisplay()
-  const now = shallowRef<HandoverNow>()
+  /** Where everything stood at a milestone, drawn under what hangs there now. */
+  const shadows = shallowRef<Shadows>()
+  const { known: now, look } = useBeside(api.handoverNow, (answer) => {
+    if (answer) {
+      display.takeFindings(answer.version, answer.findings, answer.accepted)
+    } else {
+      shadows.value = undefined
+    }
+  })
   /** Whether somebody has to say that he knows that the show is on, and what he asked for. */
   const showIsOn = ref<{ words: string; request: GiveRequest }>()
-  let timer = 0
-
-  async function look() {
-    const id = display.view?.id
-    const answer = id && (await api.handoverNow(id).catch(() => undefined))
-    if (!answer || id !== display.view?.id) {
-      return
-    }
-    now.value = answer
-    display.takeFindings(answer.version, answer.findings, answer.accepted)
-  }
-  watch(
-    [() => display.view?.id, () => display.view?.version, () => display.besides],
-    ([id], before) => {
-      if (id !== before?.[0]) {
-        now.value = undefined
-        shadows.value = undefined
-      }
-      window.clearTimeout(timer)
-      timer = window.setTimeout(() => void look(), GATHER)
-    },
-    { immediate: true },
-  )
 
   const states = computed(
     () =>
@@ -52,8 +35,7 @@ export const useHandover = defineStore('handover', () => {
   const open = computed(() => (now.value?.controllers.length ?? 0) - count('GIVEN'))
   const running = computed(() => now.value?.giving?.running ?? false)
 
-  /** Where everything stood at a milestone, drawn under what hangs there now. */
-  const shadows = shallowRef<Shadows>()
+  /** By the port under which they are drawn. */
   const shadowsAt = computed(() => {
     const byPort = new Map<string, Shadows['legs']>()
     shadows.value?.legs.forEach((leg) =>

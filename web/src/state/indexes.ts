@@ -10,6 +10,7 @@ import type {
   PropView,
   Subject,
 } from '../api/types'
+import { kept } from './kept'
 
 /** The narrowest thing that a finding is about, as a key. */
 export function wrongKey(subject: Subject): string | undefined {
@@ -27,27 +28,34 @@ export function portKey(at: PortRef): string {
 type Parts = Pick<DisplayView, 'controllers' | 'props' | 'findings'>
 const NONE: Parts = { controllers: [], props: [], findings: [] }
 
-/** What is in a display, found by what it is called: each worked out when somebody first asks. */
+/** What hangs on a port, by piece. */
+export type HangingLeg = { lane: LaneView; leg: LegView; index: number }
+const hanging = (lane: LaneView) =>
+  lane.legs.map((leg, index): [string, HangingLeg] => [leg.piece, { lane, leg, index }])
+
+/** What is in a display, found by what it is called. */
 export function indexesOf(view: Ref<DisplayView | undefined>) {
   // a step that leaves one of these alone leaves alone what is made of it
   const controllers = computed(() => view.value?.controllers ?? NONE.controllers)
   const props = computed(() => view.value?.props ?? NONE.props)
   const findings = computed(() => view.value?.findings ?? NONE.findings)
   const lanes = computed(() => controllers.value.flatMap((c) => c.lanes))
-  const laneByPort = computed(() => new Map(lanes.value.map((lane) => [portKey(lane.port), lane])))
-  const pieces = computed(() => new Map<string, PieceView>(allPieces().map((p) => [p.piece.id, p])))
-  const propOfPiece = computed(() => {
-    const map = new Map<string, PropView>()
-    props.value.forEach((p) => p.pieces.forEach((piece) => map.set(piece.piece.id, p)))
-    return map
-  })
-  const legs = computed(() => {
-    const map = new Map<string, { lane: LaneView; leg: LegView; index: number }>()
-    lanes.value.forEach((lane) =>
-      lane.legs.forEach((leg, index) => map.set(leg.piece, { lane, leg, index })),
-    )
-    return map
-  })
+  const laneByPort = kept(
+    () => controllers.value,
+    ({ lanes }) => lanes.map((lane): [string, LaneView] => [portKey(lane.port), lane]),
+  )
+  const pieces = kept(
+    () => props.value,
+    ({ pieces }) => pieces.map((piece): [string, PieceView] => [piece.piece.id, piece]),
+  )
+  const propOfPiece = kept(
+    () => props.value,
+    (prop) => prop.pieces.map((piece): [string, PropView] => [piece.piece.id, prop]),
+  )
+  const legs = kept(
+    () => controllers.value,
+    ({ lanes }) => lanes.flatMap(hanging),
+  )
   /** How many findings are about each controller. */
   const findingsOf = computed(() => {
     const counts = new Map<string, number>()

@@ -1,36 +1,13 @@
 import { defineStore } from 'pinia'
-import { computed, shallowRef, watch } from 'vue'
+import { computed } from 'vue'
 import { api } from '../api/client'
-import type { TrialMarks } from '../api/types'
+import { useBeside } from './beside'
 import { useDisplay } from './display'
-
-/** So long changes are gathered before it is asked which marks still hold (ms). */
-const GATHER = 150
 
 /** Strings that a person has seen right, and the last check of the whole plan. */
 export const useMarks = defineStore('marks', () => {
   const display = useDisplay()
-  const now = shallowRef<TrialMarks>()
-  let timer = 0
-
-  async function look() {
-    const id = display.view?.id
-    const answer = id && (await api.marks(id).catch(() => undefined))
-    if (answer && id === display.view?.id) {
-      now.value = answer
-    }
-  }
-  watch(
-    [() => display.view?.id, () => display.view?.version, () => display.besides],
-    ([id], before) => {
-      if (id !== before?.[0]) {
-        now.value = undefined
-      }
-      window.clearTimeout(timer)
-      timer = window.setTimeout(() => void look(), GATHER)
-    },
-    { immediate: true },
-  )
+  const { known: now, look } = useBeside(api.marks)
 
   const seen = computed(() => new Map(now.value?.seen.map((one) => [one.piece, one])))
   const strings = computed(() => now.value?.strings ?? 0)

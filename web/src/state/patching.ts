@@ -61,11 +61,13 @@ export const usePatching = defineStore('patching', () => {
   /** Mirrors by what they show. */
   const mirrors = computed(() => {
     const map = new Map<string, string[]>()
-    display.legs.forEach(({ leg }) => {
-      if (leg.mirrorOf) {
-        map.set(leg.mirrorOf, [...(map.get(leg.mirrorOf) ?? []), leg.piece])
+    for (const lane of display.lanes) {
+      for (const { piece, mirrorOf } of lane.legs) {
+        if (mirrorOf) {
+          map.set(mirrorOf, [...(map.get(mirrorOf) ?? []), piece])
+        }
       }
-    })
+    }
     return map
   })
   /** What shows the same as the piece that is pointed at or chosen; empty where nothing does. */

@@ -1,36 +1,17 @@
 import { defineStore } from 'pinia'
-import { computed, shallowRef, watch } from 'vue'
+import { computed } from 'vue'
 import { api } from '../api/client'
 import type { Condition, Stage, StringAt, TroubleRequest } from '../api/types'
+import { useBeside } from './beside'
 import { useDisplay } from './display'
 
-/** So long changes are gathered before it is asked what they mean for strings (ms). */
-const GATHER = 150
+const NONE: StringAt[] = []
 
 /** Where each string is, and what is done with it. */
 export const useProgress = defineStore('progress', () => {
   const display = useDisplay()
-  const strings = shallowRef<StringAt[]>([])
-  let timer = 0
-
-  async function look() {
-    const id = display.view?.id
-    const answer = id && (await api.progress(id).catch(() => undefined))
-    if (answer && id === display.view?.id) {
-      strings.value = answer.strings
-    }
-  }
-  watch(
-    [() => display.view?.id, () => display.view?.version, () => display.besides],
-    ([id], before) => {
-      if (id !== before?.[0]) {
-        strings.value = []
-      }
-      window.clearTimeout(timer)
-      timer = window.setTimeout(() => void look(), GATHER)
-    },
-    { immediate: true },
-  )
+  const { known, look } = useBeside(api.progress)
+  const strings = computed(() => known.value?.strings ?? NONE)
 
   const byPiece = computed(() => new Map(strings.value.map((one) => [one.piece, one])))
   /** Whether anything has happened yet: before that nothing is left for tonight. */
@@ -38,9 +19,9 @@ export const useProgress = defineStore('progress', () => {
     strings.value.some((one) => one.stage !== 'PLANNED' || one.trouble || one.stored),
   )
 
-  async function take(work: Promise<{ strings: StringAt[] }>) {
+  async function take(work: ReturnType<typeof api.progress>) {
     const answer = await display.attempt(() => work)
-    strings.value = answer?.strings ?? strings.value
+    known.value = answer ?? known.value
     return answer !== undefined
   }
   const id = () => display.view!.id

@@ -5,7 +5,7 @@ import type { LogPage, Then } from '../../api/types'
 import { moment } from '../../parts/handoverWords'
 import { counted } from '../../parts/words'
 import MiniRibbon from '../../ribbon/MiniRibbon.vue'
-import { reachOf } from '../../ribbon/geometry'
+import { farthest } from '../../ribbon/geometry'
 import { useDisplay } from '../../state/display'
 
 /** Who changed what and when, with its consequence; and how it was then, to look at. */
@@ -44,10 +44,7 @@ async function look(version: number) {
 }
 const KINDS = { EDIT: '', UNDO: 'undone: ', REDO: 'again: ' }
 const most = computed(() =>
-  Math.max(
-    100,
-    ...(then.value?.display.controllers.flatMap((view) => view.lanes.map(reachOf)) ?? []),
-  ),
+  farthest(then.value?.display.controllers.flatMap((view) => view.lanes) ?? []),
 )
 </script>
 

@@ -5,7 +5,7 @@ import { blockTold } from '../../parts/blockTold'
 import { useGrowing } from '../../parts/useGrowing'
 import { whyController } from '../../parts/why'
 import { counted } from '../../parts/words'
-import { reachOf } from '../../ribbon/geometry'
+import { farthest } from '../../ribbon/geometry'
 import MiniRibbon from '../../ribbon/MiniRibbon.vue'
 import { useGoThere } from '../../shell/goThere'
 import StateMark from '../../shell/StateMark.vue'
@@ -30,7 +30,7 @@ const { drawn } = useGrowing(
   end,
   15,
 )
-const most = computed(() => display.lanes.reduce((far, lane) => Math.max(far, reachOf(lane)), 100))
+const most = computed(() => farthest(display.lanes))
 
 const columns = computed(() => 6 + (handover.begun ? 1 : 0) + (marks.begun ? 1 : 0))
 function givenOf(view: ControllerView): string {

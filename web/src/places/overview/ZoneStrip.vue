@@ -5,7 +5,7 @@ import { useHandover } from '../../state/handover'
 import { useMarks } from '../../state/marks'
 import { useProgress } from '../../state/progress'
 import { zoneProgress } from './progress'
-import { leftOf } from './strings'
+import { leftByZone } from './strings'
 
 /** Zone by zone: what hangs and what was given; a strip, or a table where the window is wide. */
 const display = useDisplay()
@@ -20,6 +20,7 @@ const zones = computed(() =>
     (piece) => marks.seen.has(piece),
   ),
 )
+const left = computed(() => leftByZone(progress.strings))
 </script>
 
 <template>
@@ -55,15 +56,15 @@ const zones = computed(() =>
           </td>
           <td v-if="progress.begun" class="mono">
             <router-link
-              v-if="leftOf(progress.strings, zone.name).all"
+              v-if="left.has(zone.name)"
               :to="{ name: 'overview', params: { part: `strings-${zone.id}` } }"
               class="left"
               data-test="zone-left"
-              >{{ leftOf(progress.strings, zone.name).left }} left<span
-                v-if="leftOf(progress.strings, zone.name).trouble"
+              >{{ left.get(zone.name)!.left }} left<span
+                v-if="left.get(zone.name)!.trouble"
                 class="wrong"
               >
-                ▲ {{ leftOf(progress.strings, zone.name).trouble }}</span
+                ▲ {{ left.get(zone.name)!.trouble }}</span
               ></router-link
             >
           </td>

@@ -54,12 +54,15 @@ export function shownOf(
   return kept.sort((a, b) => rank(a) - rank(b))
 }
 
-/** How many of a zone are left, and how many of them are in trouble. */
-export function leftOf(strings: StringAt[], zone: string) {
-  const own = strings.filter((one) => one.zone === zone)
-  return {
-    all: own.length,
-    left: own.filter(isLeft).length,
-    trouble: own.filter((one) => one.trouble).length,
+/** Of each zone, by its name: how many strings, how many are left, and how many are in trouble. */
+export function leftByZone(strings: StringAt[]) {
+  const zones = new Map<string, { all: number; left: number; trouble: number }>()
+  for (const one of strings) {
+    const zone = zones.get(one.zone) ?? { all: 0, left: 0, trouble: 0 }
+    zone.all++
+    zone.left += isLeft(one) ? 1 : 0
+    zone.trouble += one.trouble ? 1 : 0
+    zones.set(one.zone, zone)
   }
+  return zones
 }

@@ -26,10 +26,8 @@ export interface Shown {
   folded: boolean
   /** Whether a lane has a row. */
   has: (lane: LaneView) => boolean
-  /** The piece under the glass, and how wide the glass is (px). */
-  glass?: string
-  glassWidth: number
-  piece: (id: string) => PieceView | undefined
+  /** What of it is under the glass, and how wide the glass is (px). */
+  glass?: { leg: string; of: PieceView; width: number }
 }
 
 /** The rows of a controller, in order. */
@@ -49,9 +47,9 @@ export function patchRows(view: ControllerView, shown: Shown): Row[] {
     }
     bank = lane.bank?.bank
     all.push({ kind: 'lane', key: portKey(lane.port), height: 35, view, lane })
-    const leg = lane.legs.find((one) => one.piece === shown.glass)
+    const leg = shown.glass && lane.legs.find((one) => one.piece === shown.glass!.leg)
     if (leg) {
-      const height = GLASS[lane.port.kind] + moreRows(leg, shown)
+      const height = GLASS[lane.port.kind] + moreRows(shown.glass!)
       all.push({ kind: 'glass', key: `g${leg.piece}`, height, view, lane, leg })
     }
   }
@@ -62,8 +60,31 @@ export function patchRows(view: ControllerView, shown: Shown): Row[] {
 }
 
 /** What a string of many sections takes more under the glass (px). */
-function moreRows({ piece }: LegView, shown: Shown): number {
-  const one = shown.piece(piece)?.piece
-  const room = shown.glassWidth - GLASS_BESIDE
-  return one?.kind === 'string' ? (sectionRows(one.sections, room) - 1) * SECTION_ROW : 0
+function moreRows({ of, width }: { of: PieceView; width: number }): number {
+  const { piece } = of
+  return piece.kind === 'string'
+    ? (sectionRows(piece.sections, width - GLASS_BESIDE) - 1) * SECTION_ROW
+    : 0
+}
+
+/**
+ * Rows as above, those of a controller that no step changed the very same as before: after a step
+ * nothing is worked out, or drawn, of the hundreds that it left alone.
+ *
+ * @returns takes besides what tells one choice of lanes from another
+ */
+export function keepingRows() {
+  const kept = new WeakMap<ControllerView, { how: string; rows: Row[] }>()
+  return (view: ControllerView, which: string, shown: Shown): Row[] => {
+    const how = `${which} ${shown.folded}`
+    const before = kept.get(view)
+    if (before?.how === how && !shown.glass) {
+      return before.rows
+    }
+    const rows = patchRows(view, shown)
+    if (!shown.glass) {
+      kept.set(view, { how, rows })
+    }
+    return rows
+  }
 }

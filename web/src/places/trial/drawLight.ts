@@ -192,12 +192,12 @@ export function drawRow(
     strip(context, row.pixels.shown, row, row.top + MEANT + 1, SHOWN, scale, ink)
   }
   marks(context, row, scale, ink)
-  row.lane?.legs.forEach((leg, index) => {
-    const one = stretches(row.lane!)[index]
+  const wires = row.lane ? stretches(row.lane) : []
+  wires.forEach((one, index) => {
     const pixels = row.pixels.port.kind === 'PIXEL'
     const from = NAME_WIDTH + (pixels ? one.from + one.gap : index) * scale
     const end = from + (pixels ? one.length : 1) * scale
-    name(context, row, leg.piece, from, end, ink, picked(leg.piece))
+    name(context, row, one.leg.piece, from, end, ink, picked(one.leg.piece))
   })
 }
 

@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
  * each.
  */
 class TwoResolversTest {
-  private static final int DISPLAYS = Boolean.getBoolean("hamper.trial.long") ? 10_000 : 3_000;
+  private static final int DISPLAYS = Boolean.getBoolean("hamper.trial.long") ? 10_000 : 1_500;
 
   @Test
   void aNaiveResolverAgreesOnTenThousandDisplays() {

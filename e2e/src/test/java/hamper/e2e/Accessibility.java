@@ -14,9 +14,10 @@ final class Accessibility {
 
   private static final String SERIOUS =
       """
-      async (sunlight) => {
+      async ([sunlight, colours]) => {
         const rules = { 'color-contrast-enhanced': { enabled: sunlight } }
-        const found = await axe.run(document, { resultTypes: ['violations'], rules })
+        const runOnly = colours ? { type: 'rule', values: ['color-contrast'] } : undefined
+        const found = await axe.run(document, { resultTypes: ['violations'], rules, runOnly })
         return found.violations
           .filter((one) => one.impact === 'serious' || one.impact === 'critical')
           .map((one) => `${one.id}: ${one.help}: ` +
@@ -36,23 +37,36 @@ final class Accessibility {
       """;
 
   static void check(Page page, String what) {
-    check(page, what, false);
+    check(page, what, false, false);
+  }
+
+  /**
+   * In both themes, and at the end in the one that it began with; of the other one only what colours
+   * change is looked at.
+   */
+  static void checkBothThemes(Page page, String what) {
+    check(page, what);
+    page.getByTestId("theme").click();
+    check(page, what + ", other theme", false, true);
+    page.getByTestId("theme").click();
   }
 
   /** The same for what is read in sunlight and touched in the cold. */
   @SuppressWarnings("unchecked")
   static void checkOutdoors(Page page, String what) {
-    check(page, what, true);
+    check(page, what, true, false);
     assertThat((List<String>) page.evaluate(SMALL)).as(what).isEmpty();
   }
 
   @SuppressWarnings("unchecked")
-  private static void check(Page page, String what, boolean sunlight) {
+  private static void check(Page page, String what, boolean sunlight, boolean colours) {
     try {
       page.evaluate(Files.readString(RULES));
     } catch (IOException e) {
       throw new IllegalStateException(e);
     }
-    assertThat((List<String>) page.evaluate(SERIOUS, sunlight)).as(what).isEmpty();
+    assertThat((List<String>) page.evaluate(SERIOUS, List.of(sunlight, colours)))
+        .as(what)
+        .isEmpty();
   }
 }

@@ -205,15 +205,9 @@ class LoadsTest extends DemoCase {
   void everybodySeesTheRunAndTheSuppliesInBothThemes() {
     port("K1-4").locator(".what").click();
     feed(1).click();
-    for (int theme = 0; theme < 2; theme++) {
-      Accessibility.check(page, "a run, theme " + theme);
-      page.getByTestId("theme").click();
-    }
+    Accessibility.checkBothThemes(page, "a run");
     page.getByTestId("view-power").click();
-    for (int theme = 0; theme < 2; theme++) {
-      Accessibility.check(page, "supplies, theme " + theme);
-      page.getByTestId("theme").click();
-    }
+    Accessibility.checkBothThemes(page, "supplies");
   }
 
   @Test

@@ -15,7 +15,9 @@ import java.util.regex.Pattern;
 
 /** The real program in a process of its own, started as a user starts it. */
 final class Program implements AutoCloseable {
-  private static final Path JAR = Path.of("../server/target/hamper-app.jar");
+  /** As it is unpacked for a quicker start, with the classes that it loads. */
+  private static final Path APP = Path.of("../server/target/app");
+
   private static final Pattern READY = Pattern.compile("ready: (http://localhost:(\\d+))");
 
   private final Process process;
@@ -79,8 +81,11 @@ final class Program implements AutoCloseable {
             Path.of(System.getProperty("java.home"), "bin", "java").toString(),
             "-XX:TieredStopAtLevel=1", // it is started often and runs shortly
             "-XX:+UseSerialGC",
+            "-XX:SharedArchiveFile=" + APP.resolve("hamper.jsa").toAbsolutePath(),
+            "-Xlog:cds=off",
+            "-Xlog:cds+dynamic=off",
             "-jar",
-            JAR.toString()));
+            APP.resolve("hamper-app.jar").toString()));
     command.addAll(Arrays.asList(args));
     return new ProcessBuilder(command).redirectErrorStream(true).start();
   }

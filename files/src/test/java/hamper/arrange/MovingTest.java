@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
  */
 @Tag("trial")
 class MovingTest {
-  private static final int YARDS = Trial.size(10, 500);
+  private static final int YARDS = Trial.size(6, 500);
 
   private static Optional<LegAt> leg(Plan plan, String piece) {
     return plan.leg(piece);

@@ -35,7 +35,7 @@ import tools.jackson.databind.json.JsonMapper;
  */
 @Tag("trial")
 class DocumentsPlayedTest {
-  private static final int DISPLAYS = Trial.size(600, 3_000);
+  private static final int DISPLAYS = Trial.size(300, 3_000);
   private static final Path DEMO =
       Path.of("../server/src/main/resources/hamper/demo/saltmarsh-quay.hamper.json");
   private static final Path CATALOGUE = Path.of("src/main/resources/hamper/catalogue");

@@ -34,7 +34,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 @Tag("trial")
 class OrderUniversesTest {
   private static final Catalog CATALOG = CatalogueFiles.shipped();
-  private static final int SEEDS = Trial.size(5, 15);
+  private static final int SEEDS = Trial.size(3, 15);
   private static final Path DEMO =
       Path.of("../server/src/main/resources/hamper/demo/saltmarsh-quay.hamper.json");
 

@@ -175,11 +175,7 @@ class RefusalsOfTheCommandLineTest {
 
   private Ran process(List<String> before, String[] args, File out) throws Exception {
     List<String> command = new ArrayList<>(before);
-    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-    String classes =
-        System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
-    command.addAll(List.of("-XX:TieredStopAtLevel=1", "-cp", classes, Hamper.class.getName()));
-    command.addAll(List.of(args));
+    command.addAll(JavaProgram.of(Hamper.class, args));
     File err = folder.resolve("err.txt").toFile();
     File told = out == null ? folder.resolve("out.txt").toFile() : out;
     Process process = new ProcessBuilder(command).redirectOutput(told).redirectError(err).start();

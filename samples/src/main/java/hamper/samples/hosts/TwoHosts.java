@@ -2,7 +2,6 @@ package hamper.samples.hosts;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -120,19 +119,6 @@ public final class TwoHosts implements AutoCloseable {
     List<String> all = new ArrayList<>(command(host));
     all.addAll(command);
     return new HostProcess(new ProcessBuilder(all).redirectErrorStream(true).start());
-  }
-
-  /** A class of the tests as a program. */
-  public static List<String> java(Class<?> program, String... arguments) {
-    List<String> command = new ArrayList<>();
-    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-    command.add("-XX:TieredStopAtLevel=1");
-    command.add("-cp");
-    command.add(
-        System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")));
-    command.add(program.getName());
-    command.addAll(List.of(arguments));
-    return command;
   }
 
   @Override

@@ -5,6 +5,7 @@ import hamper.standin.Seat;
 import hamper.standin.Yard;
 import hamper.wire.SerialUnits;
 import java.io.IOException;
+import java.lang.management.ManagementFactory;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -121,6 +122,7 @@ public final class YardProcess implements StandInGround.Yard {
     List<String> command = new ArrayList<>();
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     command.addAll(List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xmx512m"));
+    command.addAll(archive());
     boolean packed =
         YardProcess.class.getClassLoader().getResource(LAUNCHER.replace('.', '/') + ".class")
             != null;
@@ -128,6 +130,13 @@ public final class YardProcess implements StandInGround.Yard {
     command.add(packed ? LAUNCHER : PROGRAM);
     command.addAll(List.of("yard", word.toString()));
     return command;
+  }
+
+  /** The archive of loaded classes that this program was started with, for a quick start too. */
+  private static List<String> archive() {
+    return ManagementFactory.getRuntimeMXBean().getInputArguments().stream()
+        .filter(one -> one.startsWith("-XX:SharedArchiveFile=") || one.startsWith("-Xlog:cds"))
+        .toList();
   }
 
   /** Ends them, if there are any. */

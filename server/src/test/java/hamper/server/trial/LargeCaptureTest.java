@@ -9,6 +9,7 @@ import hamper.files.CatalogueFiles;
 import hamper.samples.CaptureWriter;
 import hamper.samples.PlayedAir;
 import hamper.samples.Trial;
+import hamper.server.JavaProgram;
 import hamper.server.cli.Hamper;
 import hamper.server.live.DemoDisplay;
 import java.io.BufferedOutputStream;
@@ -18,7 +19,6 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -61,20 +61,15 @@ class LargeCaptureTest {
   void whatIsKeptOfACaptureDoesNotGrowWithIt() throws Exception {
     Path capture = folder.resolve("large.pcap");
     long bytes = written(capture, Trial.size(SHORT_BYTES, LONG_BYTES));
-    List<String> command = new ArrayList<>();
-    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-    command.addAll(
-        List.of(
-            "-Xmx" + MOST_HEAP + "m",
-            "-XX:+UseSerialGC",
-            "-XX:TieredStopAtLevel=1",
-            "-cp",
-            System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
-            Hamper.class.getName(),
+    List<String> command =
+        JavaProgram.of(
+            // an archive of classes is in memory too, and is not what is measured
+            List.of("-Xmx" + MOST_HEAP + "m", "-XX:+UseSerialGC", "-Xshare:off"),
+            Hamper.class,
             "listen",
             Path.of("src/main/resources/hamper/demo/saltmarsh-quay.hamper.json").toString(),
             "--capture",
-            capture.toString()));
+            capture.toString());
     long begin = System.nanoTime();
     Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
     long most = 0;

@@ -1,5 +1,6 @@
 package hamper.server.trial;
 
+import hamper.server.JavaProgram;
 import hamper.server.store.EngineSetting;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -57,19 +58,17 @@ final class ServerProcess {
   static ServerProcess start(Path folder, int retention, boolean quickDays, List<String> before)
       throws IOException {
     List<String> command = new ArrayList<>(before);
-    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-    command.addAll(List.of("-XX:TieredStopAtLevel=1", "-XX:+UseParallelGC", "-Xmx1g"));
+    List<String> options = List.of("-XX:+UseParallelGC", "-Xmx1g");
     String jar = System.getProperty("hamper.trial.jar");
     if (jar == null) {
-      String classes =
-          System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
-      command.addAll(
-          List.of("-cp", classes, TrialServer.class.getName(), folder.toString(), "" + retention));
-      command.add("" + quickDays);
+      String[] how = {folder.toString(), "" + retention, "" + quickDays};
+      command.addAll(JavaProgram.of(options, TrialServer.class, how));
     } else {
       String url =
           "jdbc:h2:file:%s;WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE;RETENTION_TIME=%d"
               .formatted(folder.resolve("hamper").toAbsolutePath(), retention);
+      command.add(JavaProgram.java());
+      command.addAll(options);
       command.addAll(
           List.of("-Dspring.datasource.url=" + url, "-jar", jar, "serve", "--port", "0"));
       command.addAll(List.of("--data", folder.toString()));

@@ -9,6 +9,7 @@ import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
 import hamper.samples.hosts.HostProcess;
 import hamper.samples.hosts.TwoHosts;
+import hamper.server.JavaProgram;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -125,7 +126,7 @@ class LiveTest {
       try (HostProcess listener =
               hosts.inYard(
                   List.of("dumpcap", "-i", hosts.yardAdapter(), "-w", capture.toString()));
-          HostProcess yard = hosts.inYard(TwoHosts.java(YardMain.class, file.toString()))) {
+          HostProcess yard = hosts.inYard(JavaProgram.of(YardMain.class, file.toString()))) {
         listener.await("File:");
         yard.await("ready");
         JsonNode lit = lightAll(hosts, file, yard);
@@ -148,7 +149,7 @@ class LiveTest {
   private JsonNode lightAll(TwoHosts hosts, Path file, HostProcess yard) throws Exception {
     try (HostProcess desk =
         hosts.onDesk(
-            TwoHosts.java(
+            JavaProgram.of(
                 DeskMain.class,
                 file.toString(),
                 folder.resolve("data").toString(),

@@ -9,6 +9,7 @@ import hamper.files.DisplayFile;
 import hamper.samples.PlayedAir;
 import hamper.samples.hosts.HostProcess;
 import hamper.samples.hosts.TwoHosts;
+import hamper.server.JavaProgram;
 import hamper.server.cli.Hamper;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -62,7 +63,7 @@ class LookLiveTest {
   private HostProcess look(TwoHosts hosts) throws Exception {
     HostProcess desk =
         hosts.onDesk(
-            TwoHosts.java(
+            JavaProgram.of(
                 LookMain.class,
                 DEMO.toAbsolutePath().toString(),
                 folder.resolve("data").toString(),
@@ -129,7 +130,7 @@ class LookLiveTest {
   void whoeverIsThereIsFoundAndWhatDiffersIsSaidAsThat() throws Exception {
     try (TwoHosts hosts = joined(DEMO);
         HostProcess yard =
-            hosts.inYard(TwoHosts.java(YardMain.class, DEMO.toAbsolutePath().toString(), "told"));
+            hosts.inYard(JavaProgram.of(YardMain.class, DEMO.toAbsolutePath().toString(), "told"));
         HostProcess desk = look(hosts)) {
       yard.await("ready");
       ask(desk, "POST who {}");
@@ -140,7 +141,7 @@ class LookLiveTest {
     }
     Path other = otherYard();
     try (TwoHosts hosts = joined(other);
-        HostProcess yard = hosts.inYard(TwoHosts.java(YardMain.class, other.toString(), "told"));
+        HostProcess yard = hosts.inYard(JavaProgram.of(YardMain.class, other.toString(), "told"));
         HostProcess desk = look(hosts)) {
       yard.await("ready");
       ask(desk, "POST who {}");
@@ -202,7 +203,7 @@ class LookLiveTest {
     Path live = folder.resolve("live.json");
     String demo = DEMO.toAbsolutePath().toString();
     try (TwoHosts hosts = joined(DEMO);
-        HostProcess air = hosts.inYard(TwoHosts.java(AirMain.class, demo, hosts.yardAdapter()))) {
+        HostProcess air = hosts.inYard(JavaProgram.of(AirMain.class, demo, hosts.yardAdapter()))) {
       air.await("sending");
       try (HostProcess dump =
               hosts.onDesk(
@@ -218,7 +219,7 @@ class LookLiveTest {
     Path json = folder.resolve("said.json");
     Process read =
         new ProcessBuilder(
-                TwoHosts.java(
+                JavaProgram.of(
                     Hamper.class,
                     "listen",
                     demo,
@@ -236,9 +237,10 @@ class LookLiveTest {
   void whatPassesElsewhereIsAskedOfTheDevices() throws Exception {
     String demo = DEMO.toAbsolutePath().toString();
     try (TwoHosts hosts = joined(DEMO);
-        HostProcess yard = hosts.inYard(TwoHosts.java(YardMain.class, demo, "told"))) {
+        HostProcess yard = hosts.inYard(JavaProgram.of(YardMain.class, demo, "told"))) {
       yard.await("ready");
-      try (HostProcess air = hosts.inYard(TwoHosts.java(AirMain.class, demo, hosts.yardAdapter()));
+      try (HostProcess air =
+              hosts.inYard(JavaProgram.of(AirMain.class, demo, hosts.yardAdapter()));
           HostProcess desk = look(hosts)) {
         air.await("sending");
         ask(desk, "POST listening {}");
@@ -272,7 +274,7 @@ class LookLiveTest {
   /** Listens for five seconds; what it says goes to a file. */
   private static List<String> listening(String display, Path to) {
     List<String> command =
-        TwoHosts.java(Hamper.class, "listen", display, "--seconds", "5", "--format", "json");
+        JavaProgram.of(Hamper.class, "listen", display, "--seconds", "5", "--format", "json");
     return List.of("bash", "-c", String.join(" ", command) + " > " + to + "; echo ended with $?");
   }
 
@@ -303,7 +305,7 @@ class LookLiveTest {
             hosts.onDesk(List.of("dumpcap", "-i", hosts.deskAdapter(), "-w", capture.toString()));
         HostProcess yard =
             hosts.inYard(
-                TwoHosts.java(
+                JavaProgram.of(
                     YardMain.class,
                     DEMO.toAbsolutePath().toString(),
                     "told",
