@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { merge } from '../src/state/merge'
+import { merge, sameWhereEqual } from '../src/state/merge'
 
 const id = (entry: { id: string }) => entry.id
 const now = [
@@ -26,4 +26,12 @@ test('an order says what came, what went and what moved', () => {
 test('a list in which nothing changed is the same one', () => {
   expect(merge(now, [], undefined, id)).toBe(now)
   expect(merge(now, [], ['b', 'a'], id).map(id)).toEqual(['b', 'a'])
+})
+
+test('what says the same in the same place is the very same', () => {
+  const before = [{ n: 1 }, { n: 2 }, { n: 3 }]
+  const after = sameWhereEqual(before, [{ n: 1 }, { n: 5 }, { n: 3 }, { n: 2 }])
+  expect(after.map(({ n }) => n)).toEqual([1, 5, 3, 2])
+  expect(after.map((entry, place) => entry === before[place])).toEqual([true, false, true, false])
+  expect(sameWhereEqual(before, [])).toEqual([])
 })

@@ -1,9 +1,10 @@
-import type { Delta, OutputState } from './types'
+import type { OutputState } from './types'
 
 /** What a stream tells: versions of all displays when it begins, each step, how sending goes. */
 export type News =
   | { type: 'hello'; versions: Record<string, number> }
-  | { type: 'delta'; display: string; delta: Delta }
+  /** A step, with its delta as it was told: whoever made it, or shows another display, reads none. */
+  | { type: 'delta'; display: string; version: number; text: string }
   | { type: 'output'; output: OutputState }
   | { type: 'handover'; display: string }
   | { type: 'door' }
@@ -33,10 +34,13 @@ export function follow(take: (news: News) => void) {
 
 function stream(tell: (news: News) => void) {
   const events = new EventSource('/api/events')
-  const on = (name: string, news: (data: string) => News) =>
-    events.addEventListener(name, (event) => tell(news((event as MessageEvent).data)))
+  const on = (name: string, news: (data: string, id: string) => News) =>
+    events.addEventListener(name, ({ data, lastEventId }) => tell(news(data, lastEventId)))
   on('hello', (data) => ({ type: 'hello', ...JSON.parse(data) }))
-  on('delta', (data) => ({ type: 'delta', ...JSON.parse(data) }))
+  on('delta', (text, id) => {
+    const [display, version] = id.split(' ')
+    return { type: 'delta', display, version: Number(version), text }
+  })
   on('output', (data) => ({ type: 'output', output: JSON.parse(data) }))
   on('handover', (data) => ({ type: 'handover', ...JSON.parse(data) }))
   on('door', () => ({ type: 'door' }))

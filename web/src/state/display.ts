@@ -3,11 +3,12 @@ import { ref, shallowRef } from 'vue'
 import { api, Problem } from '../api/client'
 import { follow, type News } from '../api/follow'
 import { indexesOf } from './indexes'
-import { merge } from './merge'
+import { merge, sameWhereEqual } from './merge'
 import { said as asSaid } from '../api/said'
 import type {
   ControllerChange,
   ControllerSettings,
+  ControllerView,
   Delta,
   DisplayView,
   Edit,
@@ -32,6 +33,7 @@ const asText = (what: unknown) => JSON.stringify(what)
 export const useDisplay = defineStore('display', () => {
   const list = ref<Listed[]>([])
   const view = shallowRef<DisplayView>()
+  const indexes = indexesOf(view)
   const said = ref<Said>()
   /** How sending goes, as last heard. */
   const output = shallowRef<OutputState>()
@@ -114,9 +116,10 @@ export const useDisplay = defineStore('display', () => {
       doorTold.value++
     }
     if (news.type === 'delta') {
-      heard.set(news.display, news.delta.version)
-      if (news.display === now?.id) {
-        take(news.delta)
+      heard.set(news.display, news.version)
+      told.push(news)
+      if (!acting) {
+        takeTold()
       }
     } else if (news.type === 'output') {
       output.value = news.output
@@ -127,6 +130,20 @@ export const useDisplay = defineStore('display', () => {
     } else if (now && (news.type === 'lost' || news.versions[now.id] !== now.version)) {
       // after a break the stream has a gap: look at everything again
       void refresh(now.id)
+    }
+  }
+
+  /** Whether an edit of this window is on its way: its answer is told of too, and is read once. */
+  let acting = false
+  let told: (News & { type: 'delta' })[] = []
+  /** Takes the steps that were told of, up to a version, but for what this window has already. */
+  function takeTold(to = Infinity) {
+    const some = told.filter((news) => news.version <= to)
+    told = told.filter((news) => news.version > to)
+    for (const { display, version, text } of some) {
+      if (display === view.value?.id && version > view.value.version) {
+        take(JSON.parse(text).delta as Delta)
+      }
     }
   }
 
@@ -150,7 +167,7 @@ export const useDisplay = defineStore('display', () => {
       power: delta.power ?? now.power,
       controllers: merge(
         now.controllers,
-        delta.controllers,
+        delta.controllers.map(withLanesAsBefore),
         delta.controllerOrder,
         (c) => c.controller.id,
       ),
@@ -161,8 +178,14 @@ export const useDisplay = defineStore('display', () => {
     }
   }
 
+  /** Of a controller that changed most lanes did not, and are not drawn anew. */
+  function withLanesAsBefore(changed: ControllerView): ControllerView {
+    const before = indexes.controllerOf(changed.controller.id)?.lanes
+    return before ? { ...changed, lanes: sameWhereEqual(before, changed.lanes) } : changed
+  }
+
   /** "Remove K4, 40 pieces back to the tray — 3 legs moved". */
-  function told(delta: Delta): string {
+  function inWords(delta: Delta): string {
     return delta.moved ? `${delta.label} — ${delta.moved}` : delta.label
   }
 
@@ -178,11 +201,13 @@ export const useDisplay = defineStore('display', () => {
           // another display was opened meanwhile: nothing of this one is done to it
           return undefined
         }
+        acting = true
         try {
           const delta = await work(now.id, now.version)
           if (delta) {
+            takeTold(delta.fromVersion)
             take(delta)
-            said.value = { text: (undone ? 'Undone: ' : '') + told(delta), canUndo: !undone }
+            said.value = { text: (undone ? 'Undone: ' : '') + inWords(delta), canUndo: !undone }
           }
           return delta
         } catch (error) {
@@ -191,6 +216,9 @@ export const useDisplay = defineStore('display', () => {
             await refresh(now.id)
           }
           throw error
+        } finally {
+          acting = false
+          takeTold()
         }
       }),
     )
@@ -302,7 +330,7 @@ export const useDisplay = defineStore('display', () => {
   }
 
   return {
-    ...indexesOf(view),
+    ...indexes,
     startsMove,
     moveStarts,
     besides,

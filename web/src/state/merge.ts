@@ -13,3 +13,10 @@ export function merge<T>(
   const byId = new Map([...now, ...changed].map((entry) => [id(entry), entry]))
   return order.map((key) => byId.get(key)!)
 }
+
+/** The second list, with the very entries of the first where they stand in the same place and say the same. */
+export function sameWhereEqual<T>(before: readonly T[], now: readonly T[]): T[] {
+  return now.map((entry, place) =>
+    JSON.stringify(before[place]) === JSON.stringify(entry) ? before[place] : entry,
+  )
+}

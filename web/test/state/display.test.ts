@@ -1,5 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { watch } from 'vue'
 import type { Delta, DisplayView, Edit } from '../../src/api/types'
 import type { News } from '../../src/api/follow'
 
@@ -45,6 +46,14 @@ const delta = (fromVersion: number, version: number, more: Partial<Delta> = {}) 
     ...more,
   }) as unknown as Delta
 const edit = (name: string): Edit => ({ type: 'SetDisplay', name }) as Edit
+
+/** A step as the stream tells it. */
+const step = (display: string, of: Delta): News => ({
+  type: 'delta',
+  display,
+  version: of.version,
+  text: JSON.stringify({ display, delta: of }),
+})
 
 let stored: Map<string, string>
 beforeEach(() => {
@@ -187,17 +196,63 @@ describe('an edit', () => {
 describe('what other windows do', () => {
   it('is taken step by step', async () => {
     const display = await started('a')
-    stream.tell({ type: 'delta', display: 'a', delta: delta(1, 2, { name: 'Quay' }) })
+    stream.tell(step('a', delta(1, 2, { name: 'Quay' })))
     expect(display.view).toMatchObject({ version: 2, name: 'Quay' })
-    stream.tell({ type: 'delta', display: 'a', delta: delta(0, 1) })
+    stream.tell(step('a', delta(0, 1)))
     expect(display.view?.version, 'an old step again').toBe(2)
-    stream.tell({ type: 'delta', display: 'b', delta: delta(2, 3) })
+    stream.tell(step('b', delta(2, 3)))
     expect(display.view?.version, 'of another display').toBe(2)
+  })
+  it('is taken before an answer that is made on it, and the answer is read once', async () => {
+    const display = await started('a')
+    const names: (string | undefined)[] = []
+    watch(
+      () => display.view?.name,
+      (name) => names.push(name),
+      { flush: 'sync' },
+    )
+    const read = vi.spyOn(JSON, 'parse')
+    server.edit.mockImplementationOnce(() => {
+      stream.tell(step('a', delta(1, 2, { name: 'theirs' })))
+      stream.tell(step('a', delta(2, 3, { name: 'mine' })))
+      stream.tell(step('a', delta(3, 4, { name: 'theirs again' })))
+      stream.tell(step('b', delta(1, 2)))
+      return Promise.resolve(delta(2, 3, { name: 'mine' }))
+    })
+    await display.edit(edit('x'))
+    expect(names).toEqual(['theirs', 'mine', 'theirs again'])
+    expect(read, 'neither its own step, nor that of another display').toHaveBeenCalledTimes(2)
+    expect(server.display, 'nothing is looked at anew').toHaveBeenCalledTimes(1)
+    read.mockRestore()
+  })
+  it('is taken after an edit that was refused', async () => {
+    const display = await started('a')
+    server.edit.mockImplementationOnce(() => {
+      stream.tell(step('a', delta(1, 2)))
+      return Promise.reject(new Problem(422, { title: 'No' }))
+    })
+    await display.edit(edit('x'))
+    expect(display.view?.version).toBe(2)
+  })
+  it('leaves lanes that did not change the very same', async () => {
+    const port = (number: number) => ({ controller: 'k', kind: 'PIXEL', port: number })
+    const lane = (number: number, ...pieces: string[]) => ({
+      port: port(number),
+      legs: pieces.map((piece) => ({ piece })),
+    })
+    const k = (...lanes: object[]) => [{ controller: { id: 'k' }, lanes }] as never
+    const display = await started('a')
+    display.view = { ...view('a', 1), controllers: k(lane(1, 'p'), lane(2, 'q')) }
+    const before = display.lanes
+    stream.tell(step('a', delta(1, 2, { controllers: k(lane(1, 'p'), lane(2, 'q', 'r')) })))
+    expect(display.lanes[0]).toBe(before[0])
+    expect(display.lanes[1]).not.toBe(before[1])
+    expect(display.legs.get('r')?.index).toBe(1)
   })
   it('is looked at anew where a step is missing', async () => {
     const display = await started('a')
     server.display.mockResolvedValueOnce(view('a', 5))
-    stream.tell({ type: 'delta', display: 'a', delta: delta(4, 5) })
+    stream.tell(step('a', delta(4, 5)))
     await vi.waitFor(() => expect(display.view?.version).toBe(5))
   })
   it('is looked at anew after a break, but not where nothing happened', async () => {
@@ -212,7 +267,7 @@ describe('what other windows do', () => {
     const display = await started('a')
     server.display
       .mockImplementationOnce(() => {
-        stream.tell({ type: 'delta', display: 'b', delta: delta(1, 2) })
+        stream.tell(step('b', delta(1, 2)))
         return Promise.resolve(view('b', 1))
       })
       .mockResolvedValueOnce(view('b', 2))

@@ -2,6 +2,7 @@ package hamper.server.api;
 
 import java.io.IOException;
 import java.util.ArrayDeque;
+import java.util.Optional;
 import java.util.Queue;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
@@ -25,12 +26,19 @@ final class Follower {
   /**
    * What a window is told.
    *
+   * @param id says what it is about, so that nobody reads a text that he does not want
    * @param text is asked for when its turn comes
    * @param characters of the text, about
    */
-  record Message(String name, Supplier<String> text, int characters) {
+  record Message(String name, Optional<String> id, Supplier<String> text, int characters) {
+    Message(String name, Supplier<String> text, int characters) {
+      this(name, Optional.empty(), text, characters);
+    }
+
     SseEventBuilder event() {
-      return SseEmitter.event().name(name).data(text.get(), MediaType.TEXT_PLAIN);
+      SseEventBuilder event = SseEmitter.event().name(name);
+      id.ifPresent(event::id);
+      return event.data(text.get(), MediaType.TEXT_PLAIN);
     }
   }
 

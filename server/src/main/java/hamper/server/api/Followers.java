@@ -7,6 +7,7 @@ import hamper.server.handover.Seasons;
 import hamper.server.output.Output;
 import hamper.server.output.OutputState;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
@@ -87,7 +88,10 @@ class Followers implements ApplicationListener<ContextClosedEvent> {
     return follower.emitter();
   }
 
-  /** Tells all of them; a stored step does not fail by it. */
+  /**
+   * Tells all of them; a stored step does not fail by it. The id of the event is display and
+   * version: whoever made the step has it from its answer.
+   */
   void tell(String display, Delta delta) {
     if (all.isEmpty()) {
       return;
@@ -95,7 +99,8 @@ class Followers implements ApplicationListener<ContextClosedEvent> {
     try {
       // the text is made here, so that a window gets exactly what the API answers
       String json = Json.MAPPER.writeValueAsString(new Told(display, delta));
-      Message message = new Message("delta", () -> json, json.length());
+      Optional<String> id = Optional.of(display + " " + delta.version());
+      Message message = new Message("delta", id, () -> json, json.length());
       all.forEach(follower -> follower.tell(message));
     } catch (RuntimeException e) {
       LOG.warn("Windows were not told of version {}; they look anew", delta.version(), e);
