@@ -1,16 +1,21 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { said } from '../../api/said'
 import type { Enclosure, EnclosureView, Link } from '../../api/types'
 import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
+import { useGrowing } from '../../parts/useGrowing'
 import { useDisplay } from '../../state/display'
 import { freshId } from '../../state/freshId'
 import { branches, lengthState, SWITCHES, switchesOf, switchesTold } from './cabling'
 
 /** Enclosures as cables lead to them, each cable drawn to scale, with what is in each. */
+const props = defineProps<{
+  /** An enclosure, or a link, that somebody was sent to: it is drawn, however far down it is. */
+  sent?: string
+}>()
 const display = useDisplay()
 const network = computed(() => display.view!.network)
 const rows = computed(() =>
@@ -18,7 +23,22 @@ const rows = computed(() =>
     view.controllers.some((id) => display.controllerOf(id)?.host),
   ),
 )
+const end = ref<HTMLElement>()
+const { drawn, reach } = useGrowing(rows, end, 8)
+watch(
+  () => props.sent,
+  (part) =>
+    reach(
+      rows.value.findIndex(({ view, link, closing }) =>
+        [view.enclosure.id, link?.id, ...closing.map((one) => one.id)].includes(part),
+      ),
+    ),
+  { immediate: true },
+)
+/** So few that every field may list all of them. */
+const few = computed(() => network.value.enclosures.length <= 24)
 const supplies = computed(() => display.view!.power.supplies.map((one) => one.supply))
+const supplyNames = computed(() => new Map(supplies.value.map(({ id, name }) => [id, name])))
 const mains = computed(() =>
   display.view!.power.mains.map(({ mains }) => ({ value: mains.id, title: mains.name })),
 )
@@ -49,8 +69,7 @@ function inside(view: EnclosureView) {
       return { key: `c:${id}`, title: controller?.tag, told: controller?.name, tag: true }
     }),
     ...view.supplies.map((id) => {
-      const name = supplies.value.find((one) => one.id === id)?.name
-      return { key: `s:${id}`, title: name, told: undefined, tag: false }
+      return { key: `s:${id}`, title: supplyNames.value.get(id), told: undefined, tag: false }
     }),
   ]
 }
@@ -111,7 +130,7 @@ const percent = (metres: number) =>
 <template>
   <ul class="tree" data-test="enclosures">
     <li
-      v-for="row in rows"
+      v-for="row in drawn"
       :key="row.view.enclosure.id"
       :style="{ paddingLeft: `${row.depth * 22}px` }"
       data-test="enclosure"
@@ -231,9 +250,9 @@ const percent = (metres: number) =>
             @change="(what) => move(what, row.view.enclosure.id)"
           />
           <InPlaceChoice
-            v-if="others(row.view.enclosure.id).length"
+            v-if="!few || others(row.view.enclosure.id).length"
             :label="`Link ${row.view.enclosure.name} to`"
-            :choices="others(row.view.enclosure.id)"
+            :choices="few ? others(row.view.enclosure.id) : () => others(row.view.enclosure.id)"
             none="link to …"
             @change="(to) => join(row.view.enclosure.id, to)"
           />
@@ -257,6 +276,7 @@ const percent = (metres: number) =>
         >Remove</v-btn
       >
     </li>
+    <li ref="end" class="end" aria-hidden="true" />
   </ul>
 </template>
 

@@ -180,7 +180,7 @@ const sources = computed(() => {
         No enclosure yet. An enclosure holds controllers, supplies and switches that are built and
         carried together; links are the network cables between them.
       </p>
-      <EnclosureTree v-else />
+      <EnclosureTree v-else :sent="part" />
     </section>
 
     <section aria-label="Devices">

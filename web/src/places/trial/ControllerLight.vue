@@ -37,7 +37,8 @@ const there = computed(() => looking.byController.get(props.view.controller.id))
 const canvas = ref<HTMLCanvasElement>()
 const frame = ref<HTMLElement>()
 const width = useWidth(frame)
-const near = ref(true)
+/** Whether it is in view, or nearly: of hundreds of controllers the others are not drawn. */
+const near = ref(false)
 
 const rows = computed(() =>
   rowsOf(
@@ -104,12 +105,10 @@ watch([rows, width, near, () => lighting.what], draw, { flush: 'post' })
 
 let seen: IntersectionObserver | undefined
 onMounted(() => {
-  // what is far out of sight is not drawn
   seen = new IntersectionObserver((all) => (near.value = all.some((one) => one.isIntersecting)), {
     rootMargin: '300px',
   })
   seen.observe(frame.value!)
-  draw()
 })
 onScopeDispose(() => seen?.disconnect())
 

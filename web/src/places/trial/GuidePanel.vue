@@ -3,6 +3,7 @@ import { mdiClose, mdiEyeOutline } from '@mdi/js'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { GuideCause } from '../../api/types'
+import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import TrialBar from '../../parts/TrialBar.vue'
 import { counted } from '../../parts/words'
 import { useDisplay } from '../../state/display'
@@ -28,7 +29,9 @@ const chosen = ref<string>()
 const wanted = ref<string>()
 
 const strings = computed(() =>
-  piecesOf([], display.view!).filter(({ piece }) => piece.kind === 'string'),
+  piecesOf([], display.view!)
+    .filter(({ piece }) => piece.kind === 'string')
+    .map(({ piece, title, written }) => ({ value: piece.id, title: `${title} · ${written}` })),
 )
 /** The string that is picked, or none where that is not clear. */
 const picked = computed(() => {
@@ -79,15 +82,18 @@ onMounted(guiding.learn)
   <aside class="guide" aria-label="Guide" data-test="guide">
     <template v-if="!guiding.kind">
       <h2>What is wrong?</h2>
-      <label class="about"
-        >with
-        <select v-model="wanted" data-test="about">
-          <option :value="undefined" disabled>pick a string</option>
-          <option v-for="one in strings" :key="one.piece.id" :value="one.piece.id">
-            {{ one.title }} · {{ one.written }}
-          </option>
-        </select></label
-      >
+      <p class="about">
+        with
+        <InPlaceChoice
+          :value="wanted"
+          label="The string that it is about"
+          :choices="strings"
+          :many="300"
+          none="pick a string"
+          data-test="about"
+          @change="(string) => (wanted = string)"
+        />
+      </p>
       <ul class="kinds">
         <li v-for="one in guiding.guides" :key="one.kind">
           <button

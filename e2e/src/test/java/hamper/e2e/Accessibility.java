@@ -41,8 +41,8 @@ final class Accessibility {
   }
 
   /**
-   * In both themes, and at the end in the one that it began with; of the other one only what colours
-   * change is looked at.
+   * In both themes, and at the end in the one that it began with; of the other one only what
+   * colours change is looked at.
    */
   static void checkBothThemes(Page page, String what) {
     check(page, what);
