@@ -96,4 +96,42 @@ describe('what is kept by its key', () => {
     parts.value = [part('other', 'a', 'c')]
     expect([count.value, all.value]).toEqual([2, 'a of other,c of other'])
   })
+
+  it('is what would be made anew, after any steps', () => {
+    let seed = 7
+    const random = (below: number) => {
+      seed = (seed * 48271) % 2147483647
+      return seed % below
+    }
+    const { parts, map } = of()
+    let made = 0
+    for (let step = 0; step < 600; step++) {
+      const all = parts.value.map((one) => ({ ...one, holds: [...one.holds] }))
+      const changed = new Set<number>()
+      const at = random(all.length + 1)
+      const what = random(5)
+      if (what === 0 || all.length === 0) {
+        all.splice(at, 0, part(`part ${made++}`, `key ${made++}`, `key ${made++}`))
+        changed.add(at)
+      } else if (what === 1) {
+        all.splice(at, 1)
+      } else if (what === 2) {
+        all.push(...all.splice(0, at))
+      } else {
+        // a key goes over from one part to another, or is a new one
+        const [from, to] = [random(all.length), random(all.length)]
+        const key = what === 3 ? all[from].holds.pop() : `key ${made++}`
+        all[to].holds.unshift(key ?? `key ${made++}`)
+        changed.add(from).add(to)
+      }
+      const before = new Map(parts.value.map((one) => [one.name, one]))
+      parts.value = all.map((one, place) =>
+        changed.has(place) ? one : (before.get(one.name) ?? one),
+      )
+      const anew = parts.value.flatMap((one) =>
+        one.holds.map((key): [string, string] => [key, `${key} of ${one.name}`]),
+      )
+      expect(new Map(map), `step ${step}`).toEqual(new Map(anew))
+    }
+  })
 })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { SettingSheet, SheetCell } from '../../api/types'
+import { useGrowing } from '../../parts/useGrowing'
 import { whyPiece } from '../../parts/why'
 import { portKey, useDisplay } from '../../state/display'
 import { maskOf } from '../network/ip'
@@ -26,6 +27,14 @@ const emit = defineEmits<{
 
 const display = useDisplay()
 const pages = computed(() => pagesOf(props.sheet))
+const end = ref<HTMLElement>()
+const { drawn } = useGrowing(
+  computed(() => pages.value.flatMap((page) => page.lines)),
+  end,
+  60,
+)
+/** Of a sheet of hundreds of lines those that were scrolled to. */
+const near = computed(() => new Set(drawn.value))
 
 /** Of the subnet that its address is in, as a device asks for it. */
 const mask = computed(() => {
@@ -80,7 +89,7 @@ const on = (cell: SheetCell) => ({
     <p v-for="what in untold" :key="what" class="untold">▲ {{ sheet.tag }}: {{ what }}</p>
     <template v-for="(page, p) in pages" :key="page.title">
       <h3>{{ p + 1 }} · {{ page.title }}</h3>
-      <div v-for="line in page.lines" :key="line.key" class="line">
+      <div v-for="line in page.lines.filter((one) => near.has(one))" :key="line.key" class="line">
         <span class="which">
           <strong v-if="line.title !== page.title">{{ line.title }}</strong>
           <span class="name" :title="line.name">{{ line.name }}</span>
@@ -119,6 +128,7 @@ const on = (cell: SheetCell) => ({
         </span>
       </div>
     </template>
+    <div ref="end" aria-hidden="true" />
   </article>
 </template>
 

@@ -13,6 +13,7 @@ const emit = defineEmits<{ point: [controller: string | undefined] }>()
 const ROW = 26
 const LEFT = 276
 const RIGHT = 560
+const LEAST_WIRE = 80
 const display = useDisplay()
 
 const shown = computed(() => props.flows.filter((flow) => display.controllerOf(flow.controller)))
@@ -24,11 +25,12 @@ interface Source {
   packets: number
   megabits: number
 }
+const keyOf = (flow: Flow) => `${flow.source ?? ''} ${flow.adapter ?? ''}`
 /** Each adapter that something leaves from; a source without one stands for itself. */
 const sources = computed(() => {
   const all = new Map<string, Source>()
   for (const flow of shown.value) {
-    const key = `${flow.source ?? ''} ${flow.adapter ?? ''}`
+    const key = keyOf(flow)
     const host = flow.source && display.controllerOf(flow.source)?.controller
     const source = all.get(key) ?? {
       key,
@@ -55,6 +57,9 @@ const air = computed(() => {
     megabits: flows.reduce((sum, flow) => sum + flow.traffic.megabitsPerSecond, 0),
   }
 })
+/** Where there is no room for wires, each source has its devices below it. */
+const narrow = computed(() => props.width < LEFT + LEAST_WIRE + RIGHT)
+const places = computed(() => new Map(sources.value.map((source, i) => [source.key, 2 * i])))
 const height = computed(() => Math.max(shown.value.length * ROW, sources.value.length * 56) + 8)
 const sourceY = computed(() => {
   const each = height.value / Math.max(1, sources.value.length)
@@ -65,9 +70,9 @@ const most = computed(() =>
 )
 const lines = computed(() =>
   shown.value.map((flow, i) => {
-    const from = sourceY.value.get(`${flow.source ?? ''} ${flow.adapter ?? ''}`)!
+    const from = sourceY.value.get(keyOf(flow))!
     const to = i * ROW + ROW / 2 + 4
-    const end = Math.max(LEFT + 80, props.width - RIGHT)
+    const end = Math.max(LEFT + LEAST_WIRE, props.width - RIGHT)
     const bend = (LEFT + end) / 2
     return {
       flow,
@@ -111,8 +116,8 @@ function told(flow: Flow): string {
       {{ air.megabits.toFixed(2) }} of 20 Mbit/s</span
     >
   </p>
-  <div class="flows" :style="{ height: `${height}px` }">
-    <svg :width="width" :height="height" aria-hidden="true">
+  <div class="flows" :class="{ narrow }" :style="{ height: `${height}px` }">
+    <svg v-if="!narrow" :width="width" :height="height" aria-hidden="true">
       <path
         v-for="line in lines"
         :key="line.flow.controller + line.flow.backup"
@@ -131,7 +136,11 @@ function told(flow: Flow): string {
       :key="source.key"
       class="source"
       :class="{ nobody: source.title === 'no source' }"
-      :style="{ top: `${sourceY.get(source.key)! - 28}px`, width: `${LEFT - 8}px` }"
+      :style="{
+        top: `${sourceY.get(source.key)! - 28}px`,
+        width: `${LEFT - 8}px`,
+        order: places.get(source.key),
+      }"
     >
       <strong>{{ source.title }}</strong>
       <span class="mono quiet">{{ source.detail }}</span>
@@ -145,7 +154,11 @@ function told(flow: Flow): string {
       :key="line.flow.controller + line.flow.backup"
       class="sink"
       :class="{ lit: lit === line.flow.controller }"
-      :style="{ top: `${line.to - ROW / 2}px`, width: `${RIGHT - 8}px` }"
+      :style="{
+        top: `${line.to - ROW / 2}px`,
+        width: `${RIGHT - 8}px`,
+        order: places.get(keyOf(line.flow))! + 1,
+      }"
       @pointerenter="emit('point', line.flow.controller)"
       @pointerleave="emit('point', undefined)"
     >
@@ -230,5 +243,36 @@ svg {
 .what {
   font-size: 12.5px;
   white-space: nowrap;
+}
+/* sizes and places of the wide form stand on the elements */
+.narrow {
+  display: grid;
+  gap: 4px;
+  height: auto !important;
+}
+.narrow .source,
+.narrow .sink {
+  position: static;
+  width: auto !important;
+  height: auto;
+}
+.narrow .source {
+  margin-top: 8px;
+  white-space: normal;
+  border-right: 0;
+}
+.narrow .sink {
+  grid-template-columns: 42px 1fr;
+  align-items: baseline;
+  gap: 0 6px;
+  padding: 4px 6px;
+  border-left: 3px solid var(--line-strong);
+}
+.narrow .what,
+.narrow .small {
+  white-space: normal;
+}
+.narrow .sink .small {
+  grid-column: 2;
 }
 </style>

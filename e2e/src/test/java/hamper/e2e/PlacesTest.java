@@ -400,6 +400,15 @@ class PlacesTest extends DemoCase {
               "handover")) {
         page.navigate(page.url().replaceAll("(/d/[^/]+/).*", "$1" + place));
         page.waitForTimeout(150);
+        if (place.equals("network") && width == 390) {
+          Object within =
+              page.evaluate(
+                  """
+                  () => [...document.querySelectorAll('.flows .source, .flows .sink')]
+                    .every((one) => one.getBoundingClientRect().right <= innerWidth)
+                  """);
+          assertThat(within).as("who sends to whom fits a phone").isEqualTo(true);
+        }
       }
     }
   }

@@ -47,7 +47,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Tag("trial")
 class GuidesTellApartTest {
   private static final JsonMapper MAPPER = new JsonMapper();
-  private static final int DISPLAYS = Trial.size(30, 100);
+  private static final int DISPLAYS = Trial.size(60, 100);
   private static final int STRINGS_A_DISPLAY = 3;
   private static final int MOST_QUESTIONS = 6;
 
