@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Debian's browser, started as all tests start it; it ends with them. */
@@ -26,7 +27,7 @@ final class Browsers {
   private Browsers() {}
 
   static Browser launch() {
-    return launch(onPath("chromium"), List.of());
+    return launch(program(), List.of());
   }
 
   /**
@@ -60,11 +61,20 @@ final class Browsers {
     return playwright;
   }
 
+  /** The browser without a window, which works less for the same page; else the whole one. */
+  static Path program() {
+    return found("chromium-headless-shell").orElseGet(() -> onPath("chromium"));
+  }
+
   static Path onPath(String program) {
+    return found(program)
+        .orElseThrow(() -> new IllegalStateException(program + " is not on the PATH"));
+  }
+
+  private static Optional<Path> found(String program) {
     return Stream.of(System.getenv("PATH").split(":"))
         .map(folder -> Path.of(folder, program))
         .filter(Files::isExecutable)
-        .findFirst()
-        .orElseThrow(() -> new IllegalStateException(program + " is not on the PATH"));
+        .findFirst();
   }
 }

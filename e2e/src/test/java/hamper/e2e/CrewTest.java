@@ -80,8 +80,7 @@ class CrewTest {
     Path script = folder.resolve("browser-" + name);
     Files.writeString(
         script,
-        "#!/bin/sh\nexec %s %s \"$@\"\n"
-            .formatted(String.join(" ", before), Browsers.onPath("chromium")));
+        "#!/bin/sh\nexec %s %s \"$@\"\n".formatted(String.join(" ", before), Browsers.program()));
     Files.setPosixFilePermissions(script, PosixFilePermissions.fromString("rwx------"));
     return script;
   }
