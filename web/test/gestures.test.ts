@@ -61,6 +61,10 @@ const GESTURES: Record<string, [what: string, keys: [keyof typeof KEYS, string][
     'its button "split", and the boundary that it makes',
   ],
   'crew/LightCard.vue': ['a circuit is held', 'Space, while it is down'],
+  'parts/InPlaceChoice.vue': [
+    'a field that is pressed lists all of many choices',
+    'the focus of the keyboard does it too',
+  ],
   'ribbon/RunRibbon.vue': [
     'legs are dragged along and across',
     [
