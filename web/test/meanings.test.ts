@@ -17,11 +17,15 @@ import {
   unpatch,
 } from '../src/shell/meanings'
 
-const at = (controller: string, port: number, kind = 'PIXEL') => ({ controller, kind, port })
+const at = (controller: string, number: number, kind = 'PIXEL') => ({
+  controller,
+  kind,
+  port: number,
+})
 const leg = (piece: string, title: string) => ({ piece, title })
-const lane = (written: string, port: object, label: string, ...legs: object[]) => ({
+const lane = (written: string, where: object, label: string, ...legs: object[]) => ({
   written,
-  port,
+  port: where,
   label,
   legs,
 })

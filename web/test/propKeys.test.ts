@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { ref } from 'vue'
+import { pressed } from './pressed'
 import { usePropKeys } from '../src/places/props/propKeys'
 
 const act = { show: vi.fn(), open: vi.fn(), remove: vi.fn(), enter: vi.fn() }
@@ -9,27 +10,11 @@ beforeEach(() => {
   ids.value = ['a', 'b', 'c', 'd']
 })
 
-/** A key that is pressed on a row; whether anybody took it. */
-function pressed(on: string, key: string, more: object = {}) {
-  const event = {
-    key,
-    shiftKey: false,
-    ctrlKey: false,
-    altKey: false,
-    metaKey: false,
-    ...more,
-    target: { dataset: { prop: on }, tagName: 'LI', matches: () => false, closest: () => null },
-    preventDefault: vi.fn(),
-  }
-  return {
-    event: event as unknown as KeyboardEvent,
-    taken: () => event.preventDefault.mock.calls.length > 0,
-  }
-}
+const on = (prop: string) => ({ target: { dataset: { prop }, closest: () => null } })
 function listed() {
   const keys = usePropKeys(ids, act)
-  const press = (on: string, key: string, more: object = {}) => {
-    const one = pressed(on, key, more)
+  const press = (row: string, key: string, more: object = {}) => {
+    const one = pressed(key, { ...more, ...on(row) })
     keys.onKey(one.event)
     return one.taken()
   }
@@ -97,9 +82,9 @@ describe('a list of props by keys', () => {
   })
   it('goes to the line of entry from anywhere', () => {
     const { onPlaceKey } = listed()
-    const other = pressed('', 'x')
+    const other = pressed('x')
     onPlaceKey(other.event)
-    const enter = pressed('', 'n')
+    const enter = pressed('n')
     onPlaceKey(enter.event)
     expect([other.taken(), enter.taken()]).toEqual([false, true])
     expect(act.enter).toHaveBeenCalledTimes(1)

@@ -1,6 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, shallowRef, type EffectScope } from 'vue'
+import { pressed } from '../pressed'
 import type { DisplayView, Edit, LaneView, Preview } from '../../src/api/types'
 
 const server = vi.hoisted(() => ({
@@ -244,18 +245,10 @@ describe('who is there', () => {
 describe('undo and redo by keys', () => {
   const step = { label: 'x' }
   const press = (key: string, more: object = {}, typing = false) => {
-    const event = {
-      key,
-      ctrlKey: true,
-      shiftKey: false,
-      altKey: false,
-      metaKey: false,
-      target: { closest: () => (typing ? { matches: () => false } : null) },
-      preventDefault: vi.fn(),
-      ...more,
-    }
-    told.get('keydown')!(event as unknown as KeyboardEvent)
-    return event.preventDefault.mock.calls.length > 0
+    const field = { closest: () => ({ matches: () => false }) }
+    const one = pressed(key, { ctrlKey: true, ...more, ...(typing && { target: field }) })
+    told.get('keydown')!(one.event)
+    return one.taken()
   }
   beforeEach(() => {
     server.undo.mockResolvedValue(undefined)

@@ -1,6 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { computed } from 'vue'
+import { pressed } from '../pressed'
 import type { DisplayView, Edit, LaneView } from '../../src/api/types'
 
 const server = vi.hoisted(() => ({ edit: vi.fn(), preview: vi.fn() }))
@@ -53,19 +54,9 @@ function standing(number: number, index: number) {
   const { cell, onKey } = usePatchKeys(lanes, (to) => went.push(to))
   cell.value = { lane: `k|PIXEL|${number}`, index }
   const press = (key: string, more: object = {}) => {
-    const event = {
-      key,
-      shiftKey: false,
-      ctrlKey: false,
-      altKey: false,
-      metaKey: false,
-      ...more,
-      target: { closest: () => null },
-      preventDefault: vi.fn(),
-      stopPropagation: vi.fn(),
-    }
-    onKey(event as unknown as KeyboardEvent)
-    return event.preventDefault.mock.calls.length > 0
+    const one = pressed(key, more)
+    onKey(one.event)
+    return one.taken()
   }
   return { cell, press, went, patching: usePatching(), display }
 }
