@@ -7,7 +7,7 @@ import FilterField from '../parts/FilterField.vue'
 import InPlaceNumber from '../parts/InPlaceNumber.vue'
 import { followPointer } from '../parts/followPointer'
 import { fits } from '../parts/matches'
-import { useGrowing } from '../parts/useGrowing'
+import NearOnly from '../parts/NearOnly.vue'
 import TrialBar from '../parts/TrialBar.vue'
 import { useWidth } from '../parts/useWidth'
 import { PROTOCOLS } from '../parts/words'
@@ -24,6 +24,10 @@ import UniverseStrip from './controllers/UniverseStrip.vue'
 import { range } from '../parts/range'
 
 const props = defineProps<{ controller?: string }>()
+/** So many at most are all drawn. */
+const SHORT = 15
+/** As high as most rows are (px). */
+const ROW = 110
 const display = useDisplay()
 const trial = useTrial()
 const body = ref<HTMLElement>()
@@ -66,8 +70,6 @@ const shown = computed(() =>
     })
   }),
 )
-const end = ref<HTMLElement>()
-const { drawn, reach } = useGrowing(shown, end, 15)
 const modelOf = (id: string) => catalogue.value?.models.find((one) => one.model.id === id)
 const settings = computed(() => display.view!.settings)
 function setDisplay(changes: Partial<typeof settings.value>) {
@@ -164,7 +166,6 @@ function toggle(id: string) {
 
 /** Focuses a row once it is there. */
 function stand(id: string) {
-  reach(shown.value.findIndex((view) => view.controller.id === id))
   at.value = id
   lit.value = id
   void nextTick(() => {
@@ -340,11 +341,13 @@ function dropBefore(index: number): boolean {
         are; the computer that sends goes into the list too.
       </p>
       <div role="list" aria-label="Controllers in list order">
-        <template v-for="(view, index) in drawn" :key="view.controller.id">
+        <template v-for="(view, index) in shown" :key="view.controller.id">
           <div v-if="dropBefore(index)" class="drop" />
-          <div
+          <NearOnly
             role="listitem"
             class="row"
+            :height="ROW"
+            :always="shown.length <= SHORT || at === view.controller.id"
             :class="{
               away: dragged?.id === view.controller.id,
               chosen: chosen.includes(view.controller.id),
@@ -352,9 +355,9 @@ function dropBefore(index: number): boolean {
             tabindex="0"
             :aria-label="`${view.controller.tag} ${view.controller.name}, ${view.modelTitle}`"
             :data-row="view.controller.id"
-            @click="(event) => choose(event, view.controller.id)"
+            @click="(event: MouseEvent) => choose(event, view.controller.id)"
             @focus="((at = view.controller.id), (lit = view.controller.id))"
-            @keydown="(event) => onKey(event, view.controller.id)"
+            @keydown="(event: KeyboardEvent) => onKey(event, view.controller.id)"
           >
             <ControllerRow
               :view="view"
@@ -374,10 +377,9 @@ function dropBefore(index: number): boolean {
               @apply="apply"
               @leave="leave"
             />
-          </div>
+          </NearOnly>
         </template>
         <div v-if="dropBefore(shown.length)" class="drop" />
-        <div ref="end" aria-hidden="true" />
       </div>
       <p v-if="all.length > 0 && shown.length === 0" class="quiet none">
         No controller matches “{{ filter }}”.

@@ -3,6 +3,7 @@ import { computed, onMounted, onScopeDispose, ref, shallowRef } from 'vue'
 import { api } from '../api/client'
 import type { MisbehaviourKind } from '../api/types'
 import { isTyping, KEYS, keyOf } from '../parts/keys'
+import NearOnly from '../parts/NearOnly.vue'
 import { counted } from '../parts/words'
 import { useDisplay } from '../state/display'
 import { useMarks } from '../state/marks'
@@ -22,6 +23,8 @@ import { rates } from './trial/pixels'
 /** What the address opens: the check of the whole plan, or nothing of it. */
 const props = defineProps<{ part?: string }>()
 
+/** Ports of so many controllers at most are all there. */
+const SHORT = 15
 const display = useDisplay()
 const lighting = useLighting()
 const looking = useLooking()
@@ -171,19 +174,24 @@ onScopeDispose(() => {
             Live nobody knows what lights show: only what is meant is drawn. Ask whoever stands
             there.
           </p>
-          <ControllerLight
+          <NearOnly
             v-for="one in shown"
             :key="one.view.controller.id"
-            :view="one.view"
-            :look="one.look"
-            :rates="one.rates"
-            :most="most"
-            :live="look!.live"
-            :misbehaviours="misbehaviours"
-            @told="told = $event"
-            @pixel="pickPixel"
-            @misbehave="(key, on) => misbehave(one.view.controller.id, key, on)"
-          />
+            v-slot="{ near }"
+            :height="120"
+            :always="shown.length <= SHORT"
+            ><ControllerLight
+              :near="near"
+              :view="one.view"
+              :look="one.look"
+              :rates="one.rates"
+              :most="most"
+              :live="look!.live"
+              :misbehaviours="misbehaviours"
+              @told="told = $event"
+              @pixel="pickPixel"
+              @misbehave="(key, on) => misbehave(one.view.controller.id, key, on)"
+          /></NearOnly>
         </div>
         <GuidePanel class="aside" />
       </div>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { HandoverEntry, GivingStep } from '../../api/types'
 import { PROGRESS } from '../../parts/handoverWords'
+import NearOnly from '../../parts/NearOnly.vue'
 import StateMark from '../../shell/StateMark.vue'
 import { useHandover } from '../../state/handover'
 
@@ -10,6 +11,9 @@ const props = defineProps<{ entries: HandoverEntry[]; open?: string }>()
 const emit = defineEmits<{ open: [controller: string] }>()
 const chosen = defineModel<string[]>('chosen', { required: true })
 
+/** So many at most are all drawn; as high as most are (px). */
+const SHORT = 40
+const ROW = 31
 const handover = useHandover()
 const steps = computed(
   () =>
@@ -26,9 +30,12 @@ function choose(controller: string, on: boolean) {
 
 <template>
   <ul class="devices" aria-label="Controllers to hand over">
-    <li
+    <NearOnly
       v-for="entry in entries"
       :key="entry.state.controller"
+      as="li"
+      :height="ROW"
+      :always="entries.length <= SHORT"
       :class="{ open: entry.state.controller === open }"
       :data-row="entry.state.controller"
     >
@@ -54,7 +61,7 @@ function choose(controller: string, on: boolean) {
         <span v-if="entry.state.differs.length" class="differs">{{ entry.state.differs[0] }}</span>
         <span v-if="entry.untold" class="wrong">▲ {{ entry.untold }} cannot be told</span>
       </button>
-    </li>
+    </NearOnly>
   </ul>
 </template>
 

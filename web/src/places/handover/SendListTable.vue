@@ -1,9 +1,16 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { SendLine } from '../../api/types'
+import { blocksOf } from '../../parts/blocks'
+import NearOnly from '../../parts/NearOnly.vue'
 import { PROTOCOLS } from '../../parts/words'
 
 /** What the sources have to be told: which universes or bytes go to which address. */
-defineProps<{ lines: SendLine[] }>()
+const props = defineProps<{ lines: SendLine[] }>()
+
+/** As high as a row is (px). */
+const ROW = 35
+const blocks = computed(() => blocksOf(props.lines, 20, 10))
 </script>
 
 <template>
@@ -21,8 +28,14 @@ defineProps<{ lines: SendLine[] }>()
         <th>From display channel</th>
       </tr>
     </thead>
-    <tbody>
-      <tr v-for="(line, i) in lines" :key="i">
+    <NearOnly
+      v-for="(block, b) in blocks"
+      :key="b"
+      as="tbody"
+      :height="block.rows.length * ROW"
+      :always="block.always"
+    >
+      <tr v-for="(line, i) in block.rows" :key="i">
         <td>{{ line.source ?? '–' }}</td>
         <td>
           <strong>{{ line.controller }}</strong>
@@ -44,7 +57,7 @@ defineProps<{ lines: SendLine[] }>()
         <td class="mono">{{ line.synchronization ?? '–' }}</td>
         <td class="mono">{{ line.displayStart }}</td>
       </tr>
-    </tbody>
+    </NearOnly>
   </table>
 </template>
 

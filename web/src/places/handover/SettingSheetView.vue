@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { SettingSheet, SheetCell } from '../../api/types'
-import { useGrowing } from '../../parts/useGrowing'
+import NearOnly from '../../parts/NearOnly.vue'
 import { whyPiece } from '../../parts/why'
 import { portKey, useDisplay } from '../../state/display'
 import { maskOf } from '../network/ip'
@@ -27,14 +27,9 @@ const emit = defineEmits<{
 
 const display = useDisplay()
 const pages = computed(() => pagesOf(props.sheet))
-const end = ref<HTMLElement>()
-const { drawn } = useGrowing(
-  computed(() => pages.value.flatMap((page) => page.lines)),
-  end,
-  60,
-)
-/** Of a sheet of hundreds of lines those that were scrolled to. */
-const near = computed(() => new Set(drawn.value))
+/** A sheet of so many lines is drawn whole. */
+const SHORT = 60
+const short = computed(() => pages.value.reduce((sum, page) => sum + page.lines.length, 0) <= SHORT)
 
 /** Of the subnet that its address is in, as a device asks for it. */
 const mask = computed(() => {
@@ -89,7 +84,13 @@ const on = (cell: SheetCell) => ({
     <p v-for="what in untold" :key="what" class="untold">▲ {{ sheet.tag }}: {{ what }}</p>
     <template v-for="(page, p) in pages" :key="page.title">
       <h3>{{ p + 1 }} · {{ page.title }}</h3>
-      <div v-for="line in page.lines.filter((one) => near.has(one))" :key="line.key" class="line">
+      <NearOnly
+        v-for="line in page.lines"
+        :key="line.key"
+        class="line"
+        :height="44"
+        :always="short"
+      >
         <span class="which">
           <strong v-if="line.title !== page.title">{{ line.title }}</strong>
           <span class="name" :title="line.name">{{ line.name }}</span>
@@ -109,7 +110,7 @@ const on = (cell: SheetCell) => ({
             ><span class="mono quiet">{{ lastOf(line) }}</span></span
           >
         </span>
-      </div>
+      </NearOnly>
       <p v-if="page.lines.length === 0 && page.emptied.length === 0" class="quiet">
         none: nothing hangs on it
       </p>
@@ -128,7 +129,6 @@ const on = (cell: SheetCell) => ({
         </span>
       </div>
     </template>
-    <div ref="end" aria-hidden="true" />
   </article>
 </template>
 

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import type { LaneView } from '../../api/types'
+import { blocksOf } from '../../parts/blocks'
 import { fits } from '../../parts/matches'
+import NearOnly from '../../parts/NearOnly.vue'
 import { whyPort } from '../../parts/why'
-import { useGrowing } from '../../parts/useGrowing'
 import LoadMeter from '../../ribbon/LoadMeter.vue'
 import StateMark from '../../shell/StateMark.vue'
 import { portKey, useDisplay } from '../../state/display'
@@ -14,6 +15,8 @@ import RunPanel from './RunPanel.vue'
 /** Ports as a heat table, the hottest first; one of them opened. */
 const props = defineProps<{ filter: string; tried: Map<string, LaneView> }>()
 
+/** As high as a row is (px). */
+const ROW = 32
 const display = useDisplay()
 const loads = useLoads()
 const sorted = ref<Column>('pixels')
@@ -48,13 +51,7 @@ const shown = computed(() => {
     )
     .sort((a, b) => direction * (share(a) - share(b)) || a.place - b.place)
 })
-const end = ref<HTMLElement>()
-const { drawn, reach } = useGrowing(shown, end, 60)
-watch(
-  () => [loads.open, shown.value],
-  () => reach(shown.value.findIndex((port) => port.key === loads.open)),
-  { immediate: true },
-)
+const blocks = computed(() => blocksOf(shown.value, 60, 10, (port) => port.key === loads.open))
 defineExpose({ shown: computed(() => shown.value.length) })
 
 function sort(column: Column) {
@@ -82,47 +79,54 @@ function toggle(key: string) {
         <th>What hangs there</th>
       </tr>
     </thead>
-    <tbody v-for="port in drawn" :key="port.key">
-      <tr
-        :class="{ tried: tried.has(port.key), open: loads.open === port.key }"
-        :data-port="port.lane.written"
-        @click="port.lane.load && toggle(port.key)"
-      >
-        <td>
-          <span v-if="port.lane.dmx" class="mono">{{ port.lane.written }}</span>
-          <button
-            v-else
-            type="button"
-            class="port mono"
-            :aria-expanded="loads.open === port.key"
-            :aria-label="`${port.lane.written}, voltages and feeds`"
-            @click.stop="toggle(port.key)"
-          >
-            {{ port.lane.written }}
-          </button>
-          <StateMark :controller="port.lane.port.controller" only-open />
-        </td>
-        <td
-          v-for="column in COLUMNS.slice(1)"
-          :key="column.key"
-          :data-column="column.key"
-          :style="{ background: heat(port.cells[column.key as 'pixels'].share) }"
+    <NearOnly
+      v-for="(block, b) in blocks"
+      :key="b"
+      as="tbody"
+      :height="block.rows.length * ROW"
+      :always="block.always"
+    >
+      <template v-for="port in block.rows" :key="port.key">
+        <tr
+          :class="{ tried: tried.has(port.key), open: loads.open === port.key }"
+          :data-port="port.lane.written"
+          @click="port.lane.load && toggle(port.key)"
         >
-          <LoadMeter
-            v-if="port.cells[column.key as 'pixels'].text"
-            :text="port.cells[column.key as 'pixels'].text"
-            :share="port.cells[column.key as 'pixels'].share"
-            :label="port.cells[column.key as 'pixels'].told"
-            :why="column.why && !port.lane.dmx ? whyPort(column.why, port.lane.port) : undefined"
-          />
-        </td>
-        <td class="what">{{ port.what }}</td>
-      </tr>
-      <tr v-if="loads.open === port.key && port.now.load">
-        <td :colspan="COLUMNS.length + 1" class="opened"><RunPanel :lane="port.now" /></td>
-      </tr>
-    </tbody>
-    <tbody ref="end" aria-hidden="true"></tbody>
+          <td>
+            <span v-if="port.lane.dmx" class="mono">{{ port.lane.written }}</span>
+            <button
+              v-else
+              type="button"
+              class="port mono"
+              :aria-expanded="loads.open === port.key"
+              :aria-label="`${port.lane.written}, voltages and feeds`"
+              @click.stop="toggle(port.key)"
+            >
+              {{ port.lane.written }}
+            </button>
+            <StateMark :controller="port.lane.port.controller" only-open />
+          </td>
+          <td
+            v-for="column in COLUMNS.slice(1)"
+            :key="column.key"
+            :data-column="column.key"
+            :style="{ background: heat(port.cells[column.key as 'pixels'].share) }"
+          >
+            <LoadMeter
+              v-if="port.cells[column.key as 'pixels'].text"
+              :text="port.cells[column.key as 'pixels'].text"
+              :share="port.cells[column.key as 'pixels'].share"
+              :label="port.cells[column.key as 'pixels'].told"
+              :why="column.why && !port.lane.dmx ? whyPort(column.why, port.lane.port) : undefined"
+            />
+          </td>
+          <td class="what">{{ port.what }}</td>
+        </tr>
+        <tr v-if="loads.open === port.key && port.now.load">
+          <td :colspan="COLUMNS.length + 1" class="opened"><RunPanel :lane="port.now" /></td>
+        </tr>
+      </template>
+    </NearOnly>
   </table>
 </template>
 

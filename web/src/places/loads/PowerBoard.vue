@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { MainsView, PowerView, SupplyView } from '../../api/types'
+import NearOnly from '../../parts/NearOnly.vue'
 import { counted } from '../../parts/words'
 import { useDisplay } from '../../state/display'
 import { freshId } from '../../state/freshId'
@@ -15,19 +16,32 @@ const props = defineProps<{ power: PowerView }>()
 const display = useDisplay()
 const loads = useLoads()
 const board = ref<HTMLElement>()
+/** What somebody was sent to: it is drawn, however far down it is. */
+const revealed = ref<string>()
 
 interface Group {
   mains?: MainsView
   supplies: SupplyView[]
 }
 const groups = computed<Group[]>(() => {
-  const on = (id?: string) => props.power.supplies.filter((one) => one.mains === id)
-  const loose = on(undefined)
-  return [
-    ...props.power.mains.map((mains) => ({ mains, supplies: on(mains.mains.id) })),
-    ...(loose.length ? [{ supplies: loose }] : []),
-  ]
+  const byMains = new Map<string | undefined, Group>(
+    props.power.mains.map((mains) => [mains.mains.id, { mains, supplies: [] }]),
+  )
+  const loose: Group = { supplies: [] }
+  props.power.supplies.forEach((one) => (byMains.get(one.mains) ?? loose).supplies.push(one))
+  return [...byMains.values(), ...(loose.supplies.length ? [loose] : [])]
 })
+/** What a supply may be in, and on. */
+const choices = computed(() => ({
+  enclosures: display.view!.network.enclosures.map(({ enclosure }) => ({
+    value: enclosure.id,
+    title: enclosure.name,
+  })),
+  zones: display.view!.zones.map((zone) => ({ value: zone.id, title: zone.name })),
+  mains: props.power.mains.map(({ mains }) => ({ value: mains.id, title: mains.name })),
+}))
+/** So few supplies that all of them are drawn. */
+const short = computed(() => props.power.supplies.length <= 16)
 const inputs = computed(() =>
   props.power.inputs.map((input) => ({
     ...input,
@@ -68,6 +82,7 @@ async function reveal() {
   const id = loads.reveal
   if (id) {
     loads.reveal = undefined
+    revealed.value = id
     await nextTick()
     const line = board.value?.querySelector<HTMLElement>(`[data-power="${CSS.escape(id)}"]`)
     line?.scrollIntoView({ block: 'center' })
@@ -93,14 +108,22 @@ watch(() => loads.reveal, reveal)
       it brings a supply for each controller.
     </p>
     <section v-for="group in groups" :key="group.mains?.mains.id ?? ''">
-      <MainsLine v-if="group.mains" :view="group.mains" />
+      <NearOnly
+        v-if="group.mains"
+        :height="56"
+        :always="short || group.mains.mains.id === revealed"
+      >
+        <MainsLine :view="group.mains" />
+      </NearOnly>
       <h2 v-else class="loose">On no mains circuit that is known</h2>
-      <SupplyLine
+      <NearOnly
         v-for="supply in group.supplies"
         :key="supply.supply.id"
-        :view="supply"
-        :mains="power.mains.map((one) => one.mains)"
-      />
+        :height="78"
+        :always="short || supply.supply.id === revealed"
+      >
+        <SupplyLine :view="supply" :choices="choices" />
+      </NearOnly>
       <button
         v-if="group.mains"
         type="button"
@@ -113,10 +136,16 @@ watch(() => loads.reveal, reveal)
     <section v-if="inputs.length">
       <h2>Power inputs of controllers</h2>
       <ul class="inputs">
-        <li v-for="input in inputs" :key="`${input.controller}-${input.input}`">
+        <NearOnly
+          v-for="input in inputs"
+          :key="`${input.controller}-${input.input}`"
+          as="li"
+          :height="28"
+          :always="short"
+        >
           <span class="mono tag">{{ input.tag }} · {{ input.input }}</span>
           <LoadBar :now="input.amps" :full="input.fullAmps" :most="input.ratingAmps" unit="A" />
-        </li>
+        </NearOnly>
       </ul>
       <p class="quiet">
         {{ counted(inputs.length, 'input') }} in use. Ports are shared out evenly over a

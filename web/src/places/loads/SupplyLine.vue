@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { said } from '../../api/said'
-import type { MainsCircuit, Supply, SupplyView } from '../../api/types'
+import type { Supply, SupplyView } from '../../api/types'
 import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
+import type { Choice } from '../../parts/listed'
 import { counted } from '../../parts/words'
 import { portKey, useDisplay } from '../../state/display'
 import { useLoads } from '../../state/loads'
@@ -12,7 +13,14 @@ import { whyPart } from '../../parts/why'
 import LoadBar from './LoadBar.vue'
 
 /** A supply: what it gives, what hangs on it, every value edited where it stands. */
-const props = defineProps<{ view: SupplyView; mains: MainsCircuit[] }>()
+const props = defineProps<{
+  view: SupplyView
+  /** What it may be in, and on. */
+  choices: Record<'enclosures' | 'zones' | 'mains', Choice[]>
+}>()
+
+/** More choices than these are listed in a field that somebody is near: a line has three of them. */
+const MANY = 8
 
 const display = useDisplay()
 const loads = useLoads()
@@ -25,7 +33,8 @@ const runs = computed(() =>
 )
 /** What its enclosure hangs on, where it says nothing itself. */
 const fromEnclosure = computed(
-  () => !supply.value.mains && props.mains.find((one) => one.id === props.view.mains)?.name,
+  () =>
+    !supply.value.mains && props.choices.mains.find((one) => one.value === props.view.mains)?.title,
 )
 function set(changes: Partial<Supply>) {
   void display.edit({ type: 'SetSupplies', supplies: [supply.value.id], set: said(changes) })
@@ -75,19 +84,16 @@ function show(key: string) {
         <InPlaceChoice
           :value="supply.enclosure"
           label="Enclosure that the supply is in"
-          :choices="
-            display.view!.network.enclosures.map(({ enclosure }) => ({
-              value: enclosure.id,
-              title: enclosure.name,
-            }))
-          "
+          :choices="choices.enclosures"
+          :many="MANY"
           none="no enclosure"
           @change="(v) => set({ enclosure: v })"
         />,
         <InPlaceChoice
           :value="supply.zone"
           label="Zone where the supply stands"
-          :choices="display.view!.zones.map((zone) => ({ value: zone.id, title: zone.name }))"
+          :choices="choices.zones"
+          :many="MANY"
           none="no zone"
           @change="(v) => set({ zone: v })"
         />
@@ -95,7 +101,8 @@ function show(key: string) {
         <InPlaceChoice
           :value="supply.mains"
           label="Mains circuit of the supply"
-          :choices="mains.map((one) => ({ value: one.id, title: one.name }))"
+          :choices="choices.mains"
+          :many="MANY"
           :none="fromEnclosure ? `${fromEnclosure} †` : 'no mains circuit'"
           @change="(v) => set({ mains: v })"
         />; leaks

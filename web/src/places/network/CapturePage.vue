@@ -7,6 +7,7 @@ import { isTyping, KEYS, keyOf } from '../../parts/keys'
 import { counted } from '../../parts/words'
 import { useDisplay } from '../../state/display'
 import { latestOf } from '../../state/latest'
+import NearOnly from '../../parts/NearOnly.vue'
 import ControllerLight from '../trial/ControllerLight.vue'
 import AirReportView from './AirReportView.vue'
 
@@ -229,17 +230,21 @@ onScopeDispose(() => {
           <span class="mono" data-test="second">{{ seconds(micros) }} s</span>
           <span class="mono quiet">of {{ seconds(end) }} s</span>
         </div>
-        <ControllerLight
+        <NearOnly
           v-for="one in controllers"
           :key="one.view.controller.id"
-          :view="one.view"
-          :look="one.look"
-          :rates="[]"
-          :most="most"
-          live
-          :misbehaviours="[]"
-          @told="told = $event"
-        />
+          v-slot="{ near }"
+          :height="120"
+          ><ControllerLight
+            :near="near"
+            :view="one.view"
+            :look="one.look"
+            :rates="[]"
+            :most="most"
+            live
+            :misbehaviours="[]"
+            @told="told = $event"
+        /></NearOnly>
         <p class="under mono quiet">
           {{ told || '← and → walk by frames, with Shift by seconds.' }}
         </p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Occupant } from '../../api/types'
 import InPlaceText from '../../parts/InPlaceText.vue'
+import NearOnly from '../../parts/NearOnly.vue'
 import StateMark from '../../shell/StateMark.vue'
 import { useDisplay } from '../../state/display'
 import { type Device, firstFree, wrongWith } from './deviceList'
@@ -13,6 +14,9 @@ const emit = defineEmits<{
   point: [controller: string | undefined]
 }>()
 
+/** So many at most are all drawn; as high as each is (px). */
+const SHORT = 40
+const ROW = 28
 const display = useDisplay()
 const wrong = (one: Device) => wrongWith(display.view!.network, one.occupant)
 const next = (one: Device) => firstFree(display.view!.network, one.occupant)
@@ -20,9 +24,12 @@ const next = (one: Device) => firstFree(display.view!.network, one.occupant)
 
 <template>
   <ul class="devices">
-    <li
+    <NearOnly
       v-for="one in devices"
       :key="`${one.occupant.controller} ${one.occupant.adapter}`"
+      as="li"
+      :height="ROW"
+      :always="devices.length <= SHORT"
       :class="{ lit: lit === one.occupant.controller }"
       data-test="device"
       @pointerenter="emit('point', one.occupant.controller)"
@@ -53,7 +60,7 @@ const next = (one: Device) => firstFree(display.view!.network, one.occupant)
           next free
         </button>
       </span>
-    </li>
+    </NearOnly>
   </ul>
 </template>
 

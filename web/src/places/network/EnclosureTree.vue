@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 import { said } from '../../api/said'
 import type { Enclosure, EnclosureView, Link } from '../../api/types'
 import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
-import { useGrowing } from '../../parts/useGrowing'
+import NearOnly from '../../parts/NearOnly.vue'
 import { useDisplay } from '../../state/display'
 import { freshId } from '../../state/freshId'
 import { branches, lengthState, SWITCHES, switchesOf, switchesTold } from './cabling'
@@ -16,6 +16,8 @@ const props = defineProps<{
   /** An enclosure, or a link, that somebody was sent to: it is drawn, however far down it is. */
   sent?: string
 }>()
+/** So many at most are all drawn. */
+const SHORT = 12
 const display = useDisplay()
 const network = computed(() => display.view!.network)
 const rows = computed(() =>
@@ -23,18 +25,8 @@ const rows = computed(() =>
     view.controllers.some((id) => display.controllerOf(id)?.host),
   ),
 )
-const end = ref<HTMLElement>()
-const { drawn, reach } = useGrowing(rows, end, 8)
-watch(
-  () => props.sent,
-  (part) =>
-    reach(
-      rows.value.findIndex(({ view, link, closing }) =>
-        [view.enclosure.id, link?.id, ...closing.map((one) => one.id)].includes(part),
-      ),
-    ),
-  { immediate: true },
-)
+const isSentTo = ({ view, link, closing }: (typeof rows.value)[number]) =>
+  [view.enclosure.id, link?.id, ...closing.map((one) => one.id)].includes(props.sent)
 /** So few that every field may list all of them. */
 const few = computed(() => network.value.enclosures.length <= 24)
 const supplies = computed(() => display.view!.power.supplies.map((one) => one.supply))
@@ -119,6 +111,8 @@ function join(from: string, to: string | undefined) {
     })
   }
 }
+/** More choices than these are listed in a field that somebody is near: a row has several fields. */
+const MANY = 8
 const KINDS = [
   { value: 'COPPER', title: 'copper' },
   { value: 'FIBRE', title: 'fibre' },
@@ -129,9 +123,12 @@ const percent = (metres: number) =>
 
 <template>
   <ul class="tree" data-test="enclosures">
-    <li
-      v-for="row in drawn"
+    <NearOnly
+      v-for="row in rows"
       :key="row.view.enclosure.id"
+      as="li"
+      :height="58"
+      :always="rows.length <= SHORT || isSentTo(row)"
       :style="{ paddingLeft: `${row.depth * 22}px` }"
       data-test="enclosure"
     >
@@ -199,6 +196,7 @@ const percent = (metres: number) =>
               :value="row.view.enclosure.zone"
               :label="`Zone of ${row.view.enclosure.name}`"
               :choices="zones"
+              :many="MANY"
               none="no zone"
               @change="(zone) => put(row.view.enclosure, { zone })"
             />
@@ -207,6 +205,7 @@ const percent = (metres: number) =>
               :value="row.view.enclosure.mains"
               :label="`Mains circuit of ${row.view.enclosure.name}`"
               :choices="mains"
+              :many="MANY"
               none="no mains circuit"
               @change="(mains) => put(row.view.enclosure, { mains })"
             />
@@ -275,8 +274,7 @@ const percent = (metres: number) =>
         @click="display.edit({ type: 'RemoveEnclosure', enclosure: row.view.enclosure.id })"
         >Remove</v-btn
       >
-    </li>
-    <li ref="end" class="end" aria-hidden="true" />
+    </NearOnly>
   </ul>
 </template>
 

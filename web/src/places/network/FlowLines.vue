@@ -3,6 +3,7 @@ import { whyController } from '../../parts/why'
 import { computed } from 'vue'
 import type { ControllerView, Flow } from '../../api/types'
 import { useDisplay } from '../../state/display'
+import NearOnly from '../../parts/NearOnly.vue'
 import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import { PROTOCOLS, TRANSPORTS } from '../../parts/words'
 
@@ -11,6 +12,8 @@ const props = defineProps<{ flows: Flow[]; width: number; lit?: string }>()
 const emit = defineEmits<{ point: [controller: string | undefined] }>()
 
 const ROW = 26
+/** So many at most are all drawn. */
+const SHORT = 24
 const LEFT = 276
 const RIGHT = 560
 const LEAST_WIRE = 80
@@ -149,10 +152,12 @@ function told(flow: Flow): string {
         {{ source.megabits.toFixed(2) }} of 100 Mbit/s</span
       >
     </div>
-    <div
+    <NearOnly
       v-for="line in lines"
       :key="line.flow.controller + line.flow.backup"
       class="sink"
+      :height="ROW"
+      :always="lines.length <= SHORT"
       :class="{ lit: lit === line.flow.controller }"
       :style="{
         top: `${line.to - ROW / 2}px`,
@@ -183,7 +188,7 @@ function told(flow: Flow): string {
       <span class="mono small" :data-why="whyController('TRAFFIC', line.flow.controller)">{{
         told(line.flow)
       }}</span>
-    </div>
+    </NearOnly>
   </div>
 </template>
 

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import type { AddressLine, Occupant, Present } from '../../api/types'
 import { KEYS, keyOf } from '../../parts/keys'
+import NearOnly from '../../parts/NearOnly.vue'
 import { followPointer } from '../../parts/followPointer'
 import { addressOf, bitsOf } from './ip'
 import { PRESENCE } from './presence'
@@ -25,6 +26,8 @@ const emit = defineEmits<{
   point: [controller: string | undefined]
 }>()
 
+/** So many rows at most are all drawn. */
+const SHORT = 4
 const lines = ref<HTMLElement>()
 /** Places to a line: whole steps of a subnet, each some pixels wide. */
 const places = computed(() => (props.width < 480 ? 32 : 64))
@@ -174,10 +177,12 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
 
 <template>
   <div ref="lines" class="lines">
-    <div
+    <NearOnly
       v-for="row in flags"
       :key="row.from"
       class="row"
+      :height="row.levels * 22 + 34"
+      :always="flags.length <= SHORT"
       :style="{ height: `${row.levels * 22 + 34}px`, width: `${width}px` }"
     >
       <div
@@ -269,7 +274,7 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
                 .join('.')
         }}</span>
       </div>
-    </div>
+    </NearOnly>
   </div>
 </template>
 

@@ -12,9 +12,18 @@ type Network = DisplayView['network']
 /** All of them, controller by controller; one with several adapters stands once for each. */
 export function devicesOf({ network, controllers }: DisplayView): Device[] {
   const placed = [...network.lines.flatMap((line) => line.occupants), ...network.outside]
+  const byController = new Map<string, typeof placed>()
+  placed.forEach((one) => {
+    const own = byController.get(one.controller)
+    if (own) {
+      own.push(one)
+    } else {
+      byController.set(one.controller, [one])
+    }
+  })
   return controllers.flatMap((view) => {
     const { id, tag, name, settings } = view.controller
-    const own = placed.filter((one) => one.controller === id)
+    const own = byController.get(id) ?? []
     const without = settings.address ? [] : [{ controller: id, title: `${tag} ${name}` }]
     return [...without, ...own].map((occupant) => ({
       title: occupant.title,

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { ControllerView } from '../../api/types'
 import { blockTold } from '../../parts/blockTold'
-import { useGrowing } from '../../parts/useGrowing'
+import NearOnly from '../../parts/NearOnly.vue'
 import { whyController } from '../../parts/why'
 import { counted } from '../../parts/words'
 import { farthest } from '../../ribbon/geometry'
@@ -17,19 +17,16 @@ import { cellsOf } from '../loads/loadColumns'
 import { capacityLeft, seenRight } from './progress'
 
 /** Every controller: what hangs on it, what is free, what is given and seen right. */
-const props = defineProps<{ controllers: ControllerView[] }>()
+defineProps<{ controllers: ControllerView[] }>()
+
+/** So many at most are all drawn. */
+const SHORT = 15
 
 const display = useDisplay()
 const handover = useHandover()
 const marks = useMarks()
 const shell = useShell()
 const goThere = useGoThere()
-const end = ref<HTMLElement>()
-const { drawn } = useGrowing(
-  computed(() => props.controllers),
-  end,
-  15,
-)
 const most = computed(() => farthest(display.lanes))
 
 const columns = computed(() => 6 + (handover.begun ? 1 : 0) + (marks.begun ? 1 : 0))
@@ -79,9 +76,12 @@ function worst(view: ControllerView) {
       </tr>
     </thead>
     <tbody>
-      <tr
-        v-for="view in drawn"
+      <NearOnly
+        v-for="view in controllers"
         :key="view.controller.id"
+        as="tr"
+        :height="view.host ? 32 : 80"
+        :always="controllers.length <= SHORT"
         :class="{ host: view.host }"
         :data-row="view.controller.id"
       >
@@ -133,8 +133,7 @@ function worst(view: ControllerView) {
             <span v-else class="quiet">✓ none</span>
           </td>
         </template>
-      </tr>
-      <tr ref="end" aria-hidden="true"></tr>
+      </NearOnly>
     </tbody>
   </table>
 </template>

@@ -5,10 +5,11 @@ import { api, who } from '../../api/client'
 import type { Condition, StringAt, StringEvent } from '../../api/types'
 import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
+import { blocksOf } from '../../parts/blocks'
 import { moment } from '../../parts/handoverWords'
 import { matches } from '../../parts/matches'
+import NearOnly from '../../parts/NearOnly.vue'
 import { range } from '../../parts/range'
-import { useGrowing } from '../../parts/useGrowing'
 import { counted } from '../../parts/words'
 import { useGoThere } from '../../shell/goThere'
 import { useDisplay } from '../../state/display'
@@ -19,6 +20,8 @@ import TroubleForm from './TroubleForm.vue'
 /** Where each string is: what is left tonight, what is in trouble, what was put away. */
 const props = defineProps<{ zone?: string }>()
 
+/** As high as most rows are (px). */
+const ROW = 33
 const CONDITIONS: { value: Condition; title: string }[] = [
   { value: 'GOOD', title: 'good' },
   { value: 'REPAIR', title: 'to repair' },
@@ -39,7 +42,6 @@ const condition = ref<Condition>('GOOD')
 const lies = ref('')
 const opened = ref<string>()
 const events = ref<StringEvent[]>([])
-const end = ref<HTMLElement>()
 
 const zones = computed(() =>
   display.view!.zones.map((zone) => ({ value: zone.id, title: zone.name })),
@@ -51,7 +53,7 @@ const shown = computed(() =>
     matches(words.value, one.title, one.written, ...tagsOf(one)),
   ),
 )
-const { drawn } = useGrowing(shown, end, 60)
+const blocks = computed(() => blocksOf(shown.value, 60, 20))
 watch(shown, (now) => {
   const there = new Set(now.map((one) => one.piece))
   taken.value = taken.value.filter((piece) => there.has(piece))
@@ -213,8 +215,14 @@ const photo = (one: StringEvent) => `/api/displays/${display.view!.id}/progress/
             <th>Trouble, or where it lies</th>
           </tr>
         </thead>
-        <tbody>
-          <template v-for="one in drawn" :key="one.piece">
+        <NearOnly
+          v-for="(block, b) in blocks"
+          :key="b"
+          as="tbody"
+          :height="block.rows.length * ROW"
+          :always="block.always"
+        >
+          <template v-for="one in block.rows" :key="one.piece">
             <tr :class="{ trouble: one.trouble }" :data-string="one.piece">
               <td>
                 <input
@@ -311,8 +319,7 @@ const photo = (one: StringEvent) => `/api/displays/${display.view!.id}/progress/
               </td>
             </tr>
           </template>
-          <tr ref="end" aria-hidden="true"></tr>
-        </tbody>
+        </NearOnly>
       </table>
     </div>
   </div>

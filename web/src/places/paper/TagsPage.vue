@@ -3,15 +3,18 @@ import { mdiDownload } from '@mdi/js'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api } from '../../api/client'
 import type { LabelSize, TagsView } from '../../api/types'
+import { blocksOf } from '../../parts/blocks'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
 import { matches } from '../../parts/matches'
-import { useGrowing } from '../../parts/useGrowing'
+import NearOnly from '../../parts/NearOnly.vue'
 import { counted } from '../../parts/words'
 import { useDisplay } from '../../state/display'
 import { latestOf } from '../../state/latest'
 
 /** Tags of strings and cables: given, changed where they stand, printed on labels. */
+/** As high as a row is (px). */
+const ROW = 30
 const LABELS = 'hamper.labels'
 const PATTERN = /^[A-Za-z0-9][A-Za-z0-9./-]{0,11}$/
 
@@ -20,7 +23,6 @@ const view = shallowRef<TagsView>()
 const size = ref<LabelSize>((localStorage.getItem(LABELS) as LabelSize) ?? 'A4_24')
 const used = ref(0)
 const words = ref('')
-const end = ref<HTMLElement>()
 const ask = latestOf<TagsView>((answer) => (view.value = answer))
 watch(
   [() => display.view!.id, () => display.view!.version],
@@ -34,7 +36,7 @@ const shown = computed(() =>
     matches(words.value, row.tag.text, row.what, row.from, row.to),
   ),
 )
-const { drawn } = useGrowing(shown, end, 40)
+const blocks = computed(() => blocksOf(shown.value, 60, 20))
 const sheet = computed(() => view.value?.labels.find((one) => one.size === size.value))
 const at = computed(() => `/api/displays/${display.view!.id}/paper`)
 /** Of all; or of those alone that are looked for. */
@@ -107,8 +109,14 @@ function setTag(row: TagsView['tags'][number], text: string) {
     </div>
     <div v-if="view.tags.length" class="rows" tabindex="0" role="region" aria-label="All tags">
       <table>
-        <tbody>
-          <tr v-for="row in drawn" :key="row.tag.text" :data-tag="row.tag.text">
+        <NearOnly
+          v-for="(block, b) in blocks"
+          :key="b"
+          as="tbody"
+          :height="block.rows.length * ROW"
+          :always="block.always"
+        >
+          <tr v-for="row in block.rows" :key="row.tag.text" :data-tag="row.tag.text">
             <td class="mono">
               <span v-if="row.gone">{{ row.tag.text }}</span>
               <InPlaceText
@@ -128,8 +136,7 @@ function setTag(row: TagsView['tags'][number], text: string) {
               {{ row.gone ? 'gone from the plan' : row.to ? `leads to ${row.to}` : '' }}
             </td>
           </tr>
-          <tr ref="end" aria-hidden="true"></tr>
-        </tbody>
+        </NearOnly>
       </table>
     </div>
   </section>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiFlaskOutline } from '@mdi/js'
-import { computed, onMounted, onScopeDispose, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { ControllerView, MisbehaviourKind, TrialController } from '../../api/types'
 import { useWidth } from '../../parts/useWidth'
 import { counted } from '../../parts/words'
@@ -17,6 +17,8 @@ import { brightest, decoded, type Rate } from './pixels'
 const props = defineProps<{
   view: ControllerView
   look: TrialController
+  /** Whether it is in view, or nearly: else its canvas is not drawn. */
+  near: boolean
   rates: Rate[]
   /** Pixels of the longest port of all: one scale for the display. */
   most: number
@@ -37,8 +39,6 @@ const there = computed(() => looking.byController.get(props.view.controller.id))
 const canvas = ref<HTMLCanvasElement>()
 const frame = ref<HTMLElement>()
 const width = useWidth(frame)
-/** Whether it is in view, or nearly: of hundreds of controllers the others are not drawn. */
-const near = ref(false)
 
 const rows = computed(() =>
   rowsOf(
@@ -86,7 +86,7 @@ function ink(): Ink {
 
 function draw() {
   const context = canvas.value?.getContext('2d')
-  if (!context || !near.value) {
+  if (!context || !props.near) {
     return
   }
   const ratio = window.devicePixelRatio || 1
@@ -101,16 +101,7 @@ function draw() {
     ),
   )
 }
-watch([rows, width, near, () => lighting.what], draw, { flush: 'post' })
-
-let seen: IntersectionObserver | undefined
-onMounted(() => {
-  seen = new IntersectionObserver((all) => (near.value = all.some((one) => one.isIntersecting)), {
-    rootMargin: '300px',
-  })
-  seen.observe(frame.value!)
-})
-onScopeDispose(() => seen?.disconnect())
+watch([rows, width, () => props.near, () => lighting.what], draw, { flush: 'post' })
 
 /** The row and its pixel under the pointer, with the piece that it is of. */
 function under(event: MouseEvent) {

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { computed, onMounted, onScopeDispose, ref } from 'vue'
+import { watchNear } from './nearness'
+
+/**
+ * An element whose content is drawn while it is in view, or nearly; else it stands empty, as high as
+ * it was. A place of hundreds of rows has those in the page that can be seen. What has the keyboard
+ * stays.
+ */
+const props = withDefaults(
+  defineProps<{
+    as?: string
+    /** As high as it may be (px), until it has been drawn. */
+    height: number
+    /** It is drawn, wherever it is. */
+    always?: boolean
+  }>(),
+  { as: 'div' },
+)
+const element = ref<HTMLElement>()
+const near = ref(false)
+const measured = ref<number>()
+/** It has gone out of view with the keyboard in it. */
+let leaving = false
+const drawn = computed(() => props.always || near.value)
+const room = computed(() => ({ height: `${measured.value ?? props.height}px` }))
+
+function leave(height: number) {
+  measured.value = height
+  near.value = false
+}
+function onFocusOut(event: FocusEvent) {
+  if (leaving && !element.value!.contains(event.relatedTarget as Node | null)) {
+    leaving = false
+    leave(element.value!.offsetHeight)
+  }
+}
+let end = () => {}
+onMounted(() => {
+  end = watchNear(element.value!, (now, height) => {
+    leaving = !now && near.value && element.value!.contains(document.activeElement)
+    if (now) {
+      near.value = true
+    } else if (near.value && !leaving) {
+      leave(height)
+    }
+  })
+})
+onScopeDispose(() => end())
+</script>
+
+<template>
+  <component :is="as" ref="element" :style="drawn ? undefined : room" @focusout="onFocusOut">
+    <slot v-if="drawn" :near="near" />
+    <!-- a part of a table is as high as its rows -->
+    <tr v-else-if="as === 'tbody'" aria-hidden="true" :style="room"></tr>
+  </component>
+</template>
