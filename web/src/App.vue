@@ -63,7 +63,7 @@ provide(TELL, (text) => (display.said = { text, canUndo: false }))
           />
         </div>
         <div class="below">
-          <main class="place" :data-version="display.view?.version">
+          <main class="place scrolls" :data-version="display.view?.version">
             <router-view v-if="display.view" />
             <EmptyStart v-else-if="nothingYet" />
             <v-progress-linear v-else indeterminate aria-label="Opening the display" />
@@ -117,7 +117,6 @@ provide(TELL, (text) => (display.said = { text, canUndo: false }))
 .place {
   flex: 1;
   min-width: 0;
-  overflow: auto;
   position: relative;
 }
 </style>

@@ -8,7 +8,7 @@ import {
   standsAt,
   totals,
 } from '../src/places/addresses/gridRows'
-import { slotAt } from '../src/places/addresses/drawGrid'
+import { namesOn, slotAt } from '../src/places/addresses/drawGrid'
 import { shadowsOf } from '../src/places/addresses/gridShadows'
 import { headsKey, remember, remembered } from '../src/places/addresses/sheetHeads'
 import { separated } from '../src/places/addresses/tableRows'
@@ -32,6 +32,18 @@ test('rows are unpacked, by source and controller', () => {
   expect(gapTold(rows[0], 509)).toBe('left over: no whole pixel fits')
   expect(gapTold(rows[1], 5)).toBe('free between')
   expect(totals(rows)).toEqual({ slots: 1950, taken: 538, overlapping: 0 })
+})
+
+test('a stretch has as much of its name on it as has room, and ends tell names apart', () => {
+  const titles: Record<string, string> = { p: 'Bow rail 12', q: 'Bow rail 13' }
+  const title = (piece: string) => titles[piece]
+  const width = (scale: number) => 118 + 12 + 512 * scale
+  const [row] = rowsOf(grid, (controller) => -controller)
+  // 300 slots, and 209
+  expect(namesOn(row, width(1), title)).toEqual(['Bow rail 12', 'Bow rail 13'])
+  // (300 × 0.25 - 1 - 16) px have room for nine letters, (209 × 0.25 - 1 - 8) px for six
+  expect(namesOn(row, width(0.25), title)).toEqual(['Bow ra…12', 'Bow…13'])
+  expect(namesOn(row, width(0.05), title)).toEqual(['', ''])
 })
 
 test('each word of a filter is looked for in controller, universe, pieces and what is wrong', () => {

@@ -288,7 +288,7 @@ function dropBefore(index: number): boolean {
 
 <template>
   <div class="place">
-    <div ref="body" class="main">
+    <div ref="body" class="main scrolls">
       <div class="head">
         <h1>Controllers</h1>
         <FilterField
@@ -404,7 +404,6 @@ function dropBefore(index: number): boolean {
 .main {
   flex: 1;
   min-width: 0;
-  overflow: auto;
   padding: 16px 24px 40px;
 }
 .head {

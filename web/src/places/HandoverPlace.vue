@@ -85,7 +85,7 @@ const giveChosen = () =>
 
 <template>
   <div class="handover" :data-version="all?.version" data-test="handover">
-    <nav class="who" aria-label="What is handed over">
+    <nav class="who scrolls" aria-label="What is handed over">
       <h1>Handover</h1>
       <div v-if="all?.entries.length" class="give">
         <v-btn
@@ -178,7 +178,7 @@ const giveChosen = () =>
       </button>
       <SeasonSettings v-if="all" />
     </nav>
-    <div class="sheet">
+    <div class="sheet scrolls">
       <div v-if="handover.showIsOn" class="on" role="alert" data-test="show-is-on">
         <span>{{ handover.showIsOn.words }}</span>
         <v-btn
@@ -228,7 +228,6 @@ const giveChosen = () =>
 .who {
   border-right: 1px solid var(--line);
   padding: 12px;
-  overflow: auto;
   display: flex;
   flex-direction: column;
   gap: 2px;
@@ -273,7 +272,6 @@ const giveChosen = () =>
   color: rgb(var(--v-theme-success));
 }
 .sheet {
-  overflow: auto;
   padding: 12px 28px 48px;
 }
 .on {

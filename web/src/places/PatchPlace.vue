@@ -251,7 +251,7 @@ useReveal(rows, show, go)
     </div>
     <div
       ref="scroller"
-      class="lanes"
+      class="lanes scrolls"
       role="application"
       aria-label="Ports and what hangs on them"
       @keydown="onKey"
@@ -381,7 +381,6 @@ useReveal(rows, show, go)
 .lanes {
   flex: 1;
   min-height: 0;
-  overflow: auto;
   position: relative;
 }
 .all {

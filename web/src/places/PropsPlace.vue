@@ -212,7 +212,7 @@ const pixels = computed(() =>
       </div>
       <div
         ref="scroller"
-        class="scroll"
+        class="scroll scrolls"
         role="grid"
         aria-label="Props by zone"
         aria-multiselectable="true"
@@ -299,7 +299,6 @@ const pixels = computed(() =>
 }
 .scroll {
   flex: 1;
-  overflow: auto;
   position: relative;
 }
 .all {

@@ -164,7 +164,7 @@ onScopeDispose(() => {
       <LightSentence />
       <MoverRows />
       <div class="below">
-        <div class="ribbons" data-test="ribbons">
+        <div class="ribbons scrolls" data-test="ribbons">
           <p v-if="look && !controllers.length" class="empty">
             Nothing is sent to any controller yet. Add controllers, patch strings, and light them
             here.
@@ -247,7 +247,6 @@ h1 {
 .ribbons {
   flex: 1;
   min-width: 0;
-  overflow: auto;
 }
 .aside {
   flex: 0 0 300px;

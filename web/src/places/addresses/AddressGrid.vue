@@ -9,7 +9,7 @@ import { useDisplay } from '../../state/display'
 import { usePatching } from '../../state/patching'
 import { useShell } from '../../state/shell'
 import ChannelLetter from './ChannelLetter.vue'
-import { drawRow, LABEL_WIDTH, ROW_HEIGHT, slotAt } from './drawGrid'
+import { drawRow, LABEL_WIDTH, namesOn, ROW_HEIGHT, slotAt } from './drawGrid'
 import { useGridInk } from './gridInk'
 import { useGridRows } from './gridAsked'
 import { gapTold, type GridRow, slotOf, standsAt, totals } from './gridRows'
@@ -43,6 +43,17 @@ watch([rows, all], () => emit('counted', rows.value.length, all.value.length), {
 const sum = computed(() => totals(rows.value))
 const controllers = computed(() => display.view!.controllers)
 const titleOf = (piece: string) => display.pieces.get(piece)?.title ?? ''
+/** What is written on rows, of those that were drawn: it stays until an edit, or another width. */
+const names = computed(() => {
+  void display.view!.version
+  const { width } = size.value
+  const known = new Map<GridRow, string[]>()
+  return (row: GridRow) => {
+    const names = known.get(row) ?? namesOn(row, width, titleOf)
+    known.set(row, names)
+    return names
+  }
+})
 
 const here = computed<GridRow | undefined>(() => rows.value[cursor.value])
 const stands = computed(() => (here.value ? standsAt(here.value, slot.value) : []))
@@ -66,12 +77,14 @@ function draw() {
   context.setTransform(ratio, 0, 0, ratio, 0, 0)
   context.clearRect(0, 0, width, height)
   const pen = ink()
+  const named = names.value
   const first = Math.floor(scrollTop.value / ROW_HEIGHT)
   const last = Math.min(rows.value.length, Math.ceil((scrollTop.value + height) / ROW_HEIGHT))
   for (let i = first; i < last; i++) {
     const row = rows.value[i]
     drawRow(context, row, i * ROW_HEIGHT - scrollTop.value, width, pen, {
       begins: i === first || rows.value[i - 1].controller !== row.controller,
+      names: named(row),
       lit: lit.value,
       slot: i === cursor.value ? slot.value : undefined,
       open: row.index === opened.value,
@@ -249,7 +262,7 @@ const displayOf = (spot: Spot) => spot.channels[spot.asked ?? -1]?.displayChanne
   <div class="grid">
     <div
       ref="scroller"
-      class="scroller"
+      class="scroller scrolls"
       tabindex="0"
       role="application"
       :aria-label="`Grid of ${rows.length} universes; ${here ? slotOf(here, slot) : ''} ${told}`"
@@ -305,7 +318,6 @@ const displayOf = (spot: Spot) => spot.channels[spot.asked ?? -1]?.displayChanne
 .scroller {
   flex: 1;
   min-height: 120px;
-  overflow-y: auto;
   position: relative;
 }
 .scroller:focus-visible {

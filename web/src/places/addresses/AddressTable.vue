@@ -186,7 +186,7 @@ defineExpose({ copy, seen: () => ({ heads: heads(), rows: cells() }) })
 
 <template>
   <div class="table">
-    <div ref="scroller" class="scroller" tabindex="-1" data-test="address-table">
+    <div ref="scroller" class="scroller scrolls" tabindex="-1" data-test="address-table">
       <table :aria-rowcount="lines.length">
         <thead>
           <tr>
@@ -341,7 +341,6 @@ defineExpose({ copy, seen: () => ({ heads: heads(), rows: cells() }) })
 }
 .scroller {
   flex: 1;
-  overflow: auto;
   padding: 0 16px;
 }
 table {

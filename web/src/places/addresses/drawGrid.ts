@@ -7,8 +7,10 @@ export const ROW_HEIGHT = 22
 export const LABEL_WIDTH = 118
 const BAR = 15
 const TOP = 3
+/** Of a letter of a name, on average (px). */
+const LETTER = 6.4
 
-/** What is drawn with: colours of the theme and of zones, and what is known of pieces. */
+/** What is drawn with: colours of the theme and of zones, and tags of controllers. */
 export interface Ink {
   text: string
   quiet: string
@@ -18,7 +20,6 @@ export interface Ink {
   fault: string
   copper: string
   colourOf: (piece: string) => string
-  titleOf: (piece: string) => string
   tagOf: (controller: number) => string
 }
 
@@ -31,6 +32,27 @@ export function scaleOf(row: GridRow, width: number): number {
 export function slotAt(row: GridRow, x: number, width: number): number | undefined {
   const slot = Math.floor((x - LABEL_WIDTH) / scaleOf(row, width)) + 1
   return slot >= 1 && slot <= row.size ? slot : undefined
+}
+
+/** What a stretch has left for its name (px). */
+function roomOn(one: Stretch, scale: number): number {
+  return (one.last - one.first + 1) * scale - 1 - (one.marks & HELD ? 16 : 8)
+}
+
+/**
+ * What is written on each stretch of a row: its name, as much of it as has room; nothing on mirrors.
+ *
+ * @param width of the grid (px)
+ */
+export function namesOn(row: GridRow, width: number, titleOf: (piece: string) => string): string[] {
+  const scale = scaleOf(row, width)
+  const titles = row.stretches.map((one) => titleOf(one.piece))
+  return row.stretches.map((one, i) => {
+    const room = roomOn(one, scale)
+    return room > 12 && !(one.marks & MIRROR)
+      ? shortened(titles[i], Math.floor(room / LETTER), titles)
+      : ''
+  })
 }
 
 function hatch(context: CanvasRenderingContext2D, x: number, y: number, w: number, step: number) {
@@ -54,6 +76,7 @@ function stretch(
   y: number,
   scale: number,
   ink: Ink,
+  name: string,
   lit: boolean,
 ) {
   const x = LABEL_WIDTH + (one.first - 1) * scale
@@ -79,13 +102,9 @@ function stretch(
     context.lineWidth = 2
     context.strokeRect(x, y - 1, w, BAR + 2)
   }
-  const name = one.marks & MIRROR ? '' : ink.titleOf(one.piece)
-  const room = w - (one.marks & HELD ? 16 : 8)
-  if (room > 12) {
-    const others = row.stretches.map((other) => ink.titleOf(other.piece))
-    const told = shortened(name, Math.floor(room / 6.4), others)
+  if (name) {
     context.fillStyle = ink.ground
-    context.fillText(told, x + (one.marks & HELD ? 12 : 4), y + 11.5)
+    context.fillText(name, x + (one.marks & HELD ? 12 : 4), y + 11.5)
   }
   if (one.marks & HELD) {
     context.fillStyle = ink.copper
@@ -129,7 +148,15 @@ export function drawRow(
   top: number,
   width: number,
   ink: Ink,
-  look: { begins: boolean; lit?: string; slot?: number; open: boolean; shadows?: Shadow[] },
+  look: {
+    begins: boolean
+    /** What is written on each stretch. */
+    names: string[]
+    lit?: string
+    slot?: number
+    open: boolean
+    shadows?: Shadow[]
+  },
 ) {
   const y = top + TOP
   const scale = scaleOf(row, width)
@@ -158,9 +185,9 @@ export function drawRow(
     context.fillText('kept free', LABEL_WIDTH + 6, y + 11.5)
   }
   context.font = '11px "IBM Plex Sans", sans-serif'
-  for (const one of row.stretches) {
-    stretch(context, one, row, y, scale, ink, one.piece === look.lit)
-  }
+  row.stretches.forEach((one, i) =>
+    stretch(context, one, row, y, scale, ink, look.names[i], one.piece === look.lit),
+  )
   for (const one of look.shadows ?? []) {
     shadow(context, one, y, scale, ink)
   }

@@ -8,12 +8,14 @@ export function useGridInk(canvas: Ref<HTMLCanvasElement | undefined>) {
   const display = useDisplay()
   const shell = useShell()
   return (): Ink => {
+    // once for all rows: through the store each of thousands of stretches would ask for them
+    const { propOfPiece, view } = display
     const style = getComputedStyle(canvas.value!)
     const read = (name: string) => style.getPropertyValue(name).trim()
     const rgb = (name: string) => `rgb(${read(`--v-theme-${name}`)})`
     const text = read('--v-theme-on-surface')
     const zones = new Map<string, string>()
-    display.view!.zones.forEach((zone, i) => zones.set(zone.id, read(`--zone-${i % 8}`)))
+    view!.zones.forEach((zone, i) => zones.set(zone.id, read(`--zone-${i % 8}`)))
     const none = read('--zone-none')
     return {
       text: `rgb(${text})`,
@@ -24,11 +26,10 @@ export function useGridInk(canvas: Ref<HTMLCanvasElement | undefined>) {
       fault: rgb('error'),
       copper: rgb('primary'),
       colourOf: (piece) => {
-        const zone = display.propOfPiece.get(piece)?.prop.zone
+        const zone = propOfPiece.get(piece)?.prop.zone
         return (zone && zones.get(zone)) ?? none
       },
-      titleOf: (piece) => display.pieces.get(piece)?.title ?? '',
-      tagOf: (place) => display.view!.controllers[place]?.controller.tag ?? '',
+      tagOf: (place) => view!.controllers[place]?.controller.tag ?? '',
     }
   }
 }

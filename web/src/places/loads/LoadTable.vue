@@ -51,7 +51,7 @@ const shown = computed(() => {
     )
     .sort((a, b) => direction * (share(a) - share(b)) || a.place - b.place)
 })
-const blocks = computed(() => blocksOf(shown.value, 60, 10, (port) => port.key === loads.open))
+const blocks = computed(() => blocksOf(shown.value, 60, 4, (port) => port.key === loads.open))
 defineExpose({ shown: computed(() => shown.value.length) })
 
 function sort(column: Column) {
@@ -132,7 +132,8 @@ function toggle(key: string) {
 
 <style scoped>
 table {
-  border-collapse: collapse;
+  border-collapse: separate;
+  border-spacing: 0;
   font-size: 13px;
   width: 100%;
   min-width: 760px;

@@ -195,7 +195,7 @@ const photo = (one: StringEvent) => `/api/displays/${display.view!.id}/progress/
     <p v-else-if="!shown.length" class="quiet none" data-test="strings-none">
       {{ what === 'left' ? 'Nothing is left: every string has been seen right.' : 'None.' }}
     </p>
-    <div v-else class="rows" tabindex="0" role="region" aria-label="Strings">
+    <div v-else class="rows scrolls" tabindex="0" role="region" aria-label="Strings">
       <table>
         <thead>
           <tr>
@@ -357,7 +357,6 @@ const photo = (one: StringEvent) => `/api/displays/${display.view!.id}/progress/
   padding: 16px 24px;
 }
 .rows {
-  overflow: auto;
   padding: 0 24px 40px;
   flex: 1;
   min-height: 0;

@@ -50,7 +50,7 @@ const begins = (index: number) => lines.value[index - 1]?.group !== lines.value[
         ><input v-model="onlyMissing" type="checkbox" /> only what is to be bought</label
       >
     </p>
-    <div class="rows" tabindex="0" role="region" aria-label="Articles">
+    <div class="rows scrolls" tabindex="0" role="region" aria-label="Articles">
       <table>
         <thead>
           <tr>

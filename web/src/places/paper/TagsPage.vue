@@ -107,7 +107,13 @@ function setTag(row: TagsView['tags'][number], text: string) {
         />
       </template>
     </div>
-    <div v-if="view.tags.length" class="rows" tabindex="0" role="region" aria-label="All tags">
+    <div
+      v-if="view.tags.length"
+      class="rows scrolls"
+      tabindex="0"
+      role="region"
+      aria-label="All tags"
+    >
       <table>
         <NearOnly
           v-for="(block, b) in blocks"

@@ -49,7 +49,13 @@ async function add() {
           @keydown.enter.prevent="add"
       /></span>
     </p>
-    <div v-if="view.units.length" class="rows" tabindex="0" role="region" aria-label="All units">
+    <div
+      v-if="view.units.length"
+      class="rows scrolls"
+      tabindex="0"
+      role="region"
+      aria-label="All units"
+    >
       <table>
         <tbody>
           <template v-for="one in view.units" :key="one.serial">
