@@ -178,7 +178,7 @@ onScopeDispose(() => {
             v-for="one in shown"
             :key="one.view.controller.id"
             v-slot="{ near }"
-            :height="120"
+            :height="300"
             :always="shown.length <= SHORT"
             ><ControllerLight
               :near="near"

@@ -16,7 +16,7 @@ import RunPanel from './RunPanel.vue'
 const props = defineProps<{ filter: string; tried: Map<string, LaneView> }>()
 
 /** As high as a row is (px). */
-const ROW = 32
+const ROW = 33
 const display = useDisplay()
 const loads = useLoads()
 const sorted = ref<Column>('pixels')

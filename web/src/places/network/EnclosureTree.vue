@@ -127,7 +127,7 @@ const percent = (metres: number) =>
       v-for="row in rows"
       :key="row.view.enclosure.id"
       as="li"
-      :height="58"
+      :height="44"
       :always="rows.length <= SHORT || isSentTo(row)"
       :style="{ paddingLeft: `${row.depth * 22}px` }"
       data-test="enclosure"
