@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { merge, sameWhereEqual } from '../src/state/merge'
+import { merge, put, sameWhereEqual } from '../src/state/merge'
 
 const id = (entry: { id: string }) => entry.id
 const now = [
@@ -26,6 +26,21 @@ test('an order says what came, what went and what moved', () => {
 test('a list in which nothing changed is the same one', () => {
   expect(merge(now, [], undefined, id)).toBe(now)
   expect(merge(now, [], ['b', 'a'], id).map(id)).toEqual(['b', 'a'])
+})
+
+test('entries are put where they are told to stand, and what is behind the end is gone', () => {
+  const list = ['a', 'b', 'c', 'd']
+  expect(put(list, undefined)).toBe(list)
+  expect(put(list, { size: 4, places: [1], entries: ['x'] })).toEqual(['a', 'x', 'c', 'd'])
+  expect(put(list, { size: 2, places: [], entries: [] })).toEqual(['a', 'b'])
+  expect(put(list, { size: 5, places: [3, 4], entries: ['y', 'z'] })).toEqual([
+    'a',
+    'b',
+    'c',
+    'y',
+    'z',
+  ])
+  expect(list).toEqual(['a', 'b', 'c', 'd'])
 })
 
 test('what says the same in the same place is the very same', () => {

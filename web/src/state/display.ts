@@ -3,12 +3,11 @@ import { ref, shallowRef } from 'vue'
 import { api, Problem } from '../api/client'
 import { follow, type News } from '../api/follow'
 import { indexesOf } from './indexes'
-import { merge, sameWhereEqual } from './merge'
 import { said as asSaid } from '../api/said'
+import { after } from './step'
 import type {
   ControllerChange,
   ControllerSettings,
-  ControllerView,
   Delta,
   DisplayView,
   Edit,
@@ -156,32 +155,7 @@ export const useDisplay = defineStore('display', () => {
       void refresh(now.id)
       return
     }
-    view.value = {
-      ...now,
-      version: delta.version,
-      name: delta.name,
-      settings: delta.settings,
-      pixelTypes: delta.pixelTypes,
-      zones: delta.zones,
-      network: delta.network ?? now.network,
-      power: delta.power ?? now.power,
-      controllers: merge(
-        now.controllers,
-        delta.controllers.map(withLanesAsBefore),
-        delta.controllerOrder,
-        (c) => c.controller.id,
-      ),
-      props: merge(now.props, delta.props, delta.propOrder, (p) => p.prop.id),
-      findings: delta.findings ?? now.findings,
-      accepted: delta.accepted ?? now.accepted,
-      undo: delta.undo,
-    }
-  }
-
-  /** Of a controller that changed most lanes did not, and are not drawn anew. */
-  function withLanesAsBefore(changed: ControllerView): ControllerView {
-    const before = indexes.controllerOf(changed.controller.id)?.lanes
-    return before ? { ...changed, lanes: sameWhereEqual(before, changed.lanes) } : changed
+    view.value = after(now, delta, indexes.controllerOf)
   }
 
   /** "Remove K4, 40 pieces back to the tray — 3 legs moved". */

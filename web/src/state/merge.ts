@@ -14,6 +14,19 @@ export function merge<T>(
   return order.map((key) => byId.get(key)!)
 }
 
+/** A list with those entries that are told to be others; where nothing is told it is the same one. */
+export function put<T>(
+  now: T[],
+  told?: { size: number; places: number[]; entries: T[] } | null,
+): T[] {
+  if (!told) {
+    return now
+  }
+  const list = now.slice(0, told.size)
+  told.places.forEach((place, i) => (list[place] = told.entries[i]))
+  return list
+}
+
 /** The second list, with the very entries of the first where they stand in the same place and say the same. */
 export function sameWhereEqual<T>(before: readonly T[], now: readonly T[]): T[] {
   return now.map((entry, place) =>

@@ -89,7 +89,8 @@ class EntryApiTest extends ApiCase {
     Answer zone = edit("{\"type\":\"PutZone\",\"zone\":{\"id\":\"pier\",\"name\":\"Pier\"}}");
     assertThat(zone.body().has("network")).isFalse();
     Answer gone = edit("{\"type\":\"RemoveController\",\"controller\":\"k2\"}");
-    assertThat(gone.body().get("network").get("lines").get(0).get("occupants").toString())
+    assertThat(gone.body().at("/network/lines/entries/0/occupants").toString())
+        .contains("198.51.100.11")
         .doesNotContain("198.51.100.12");
   }
 

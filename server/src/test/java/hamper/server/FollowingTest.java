@@ -73,10 +73,9 @@ class FollowingTest extends ApiCase {
   private static JsonNode follow(JsonNode window, JsonNode delta) {
     assertThat(delta.get("fromVersion")).isEqualTo(window.get("version"));
     ObjectNode next = (ObjectNode) window.deepCopy();
-    for (String field :
-        List.of("version", "name", "settings", "pixelTypes", "zones", "network", "power")) {
-      take(next, delta, field);
-    }
+    List.of("version", "name", "settings", "pixelTypes", "zones")
+        .forEach(field -> take(next, delta, field));
+    List.of("network", "power").forEach(field -> put(next, delta, field));
     List.of("findings", "accepted", "undo").forEach(field -> take(next, delta, field));
     merge(next, delta, "controllers", "controllerOrder", "controller");
     merge(next, delta, "props", "propOrder", "prop");
@@ -86,6 +85,37 @@ class FollowingTest extends ApiCase {
   private static void take(ObjectNode into, JsonNode delta, String field) {
     if (delta.hasNonNull(field)) {
       into.set(field, delta.get(field));
+    }
+  }
+
+  /** Of its lists what is told to stand at some places; of its numbers what they are now. */
+  private static void put(ObjectNode into, JsonNode delta, String field) {
+    if (!delta.hasNonNull(field)) {
+      return;
+    }
+    ObjectNode whole = (ObjectNode) into.get(field);
+    for (var told : delta.get(field).properties()) {
+      if (!told.getValue().isObject()) {
+        whole.set(told.getKey(), told.getValue());
+        continue;
+      }
+      List<JsonNode> list = new ArrayList<>();
+      whole.get(told.getKey()).forEach(list::add);
+      int size = told.getValue().get("size").asInt();
+      list.subList(Math.min(size, list.size()), list.size()).clear();
+      for (int i = 0; i < told.getValue().get("places").size(); i++) {
+        int place = told.getValue().get("places").get(i).asInt();
+        JsonNode entry = told.getValue().get("entries").get(i);
+        if (place < list.size()) {
+          list.set(place, entry);
+        } else {
+          assertThat(place).isEqualTo(list.size());
+          list.add(entry);
+        }
+      }
+      assertThat(list).hasSize(size);
+      ArrayNode now = whole.putArray(told.getKey());
+      list.forEach(now::add);
     }
   }
 

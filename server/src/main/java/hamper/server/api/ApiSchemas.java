@@ -251,6 +251,9 @@ class ApiSchemas implements OpenApiCustomizer {
     if (type instanceof ParameterizedType generic) {
       for (Type argument : generic.getActualTypeArguments()) {
         collect(argument, records);
+        if (generic.getRawType() == Entries.class) {
+          records.put("Entries" + ((Class<?>) argument).getSimpleName(), Entries.class);
+        }
       }
     } else if (type instanceof Class<?> one && one.isSealed()) {
       for (Class<?> permitted : one.getPermittedSubclasses()) {

@@ -17,8 +17,8 @@ import java.util.Optional;
  * @param controllerOrder the ids of all, in list order, where one came, went or moved
  * @param props those that look different
  * @param propOrder the ids of all, where one came, went or moved
- * @param network all of it, where any of it changed
- * @param power all of it, where any of it changed
+ * @param network what of it changed, where anything did
+ * @param power what of it changed, where anything did
  * @param findings all of them, where any changed
  */
 public record Delta(
@@ -30,8 +30,8 @@ public record Delta(
     DisplaySettings settings,
     List<PixelType> pixelTypes,
     List<Zone> zones,
-    Optional<NetworkView> network,
-    Optional<PowerView> power,
+    Optional<NetworkDelta> network,
+    Optional<PowerDelta> power,
     List<ControllerView> controllers,
     Optional<List<String>> controllerOrder,
     List<PropView> props,
