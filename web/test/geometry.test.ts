@@ -60,9 +60,9 @@ test('a lane ends where its last ribbon is drawn, whatever hangs on it', () => {
       stretches(lane).reduce((far, s) => Math.max(far, s.from + s.gap + s.length), 0),
     ),
   )
-  expect(farthest(lanes.slice(0, 2))).toBe(100)
-  expect(farthest(lanes)).toBe(512)
-  expect(farthest([{ ...lanes[0], modelLimit: 680 } as LaneView])).toBe(680)
+  expect(farthest([{ lanes: lanes.slice(0, 2) }])).toBe(100)
+  expect(farthest([{ lanes: lanes.slice(0, 2) }, { lanes }])).toBe(512)
+  expect(farthest([{ lanes: [{ ...lanes[0], modelLimit: 680 } as LaneView] }])).toBe(680)
 })
 
 test('sections of an opened string are to scale, but never too small, and stand in rows', () => {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { computed, nextTick, shallowRef, watch } from 'vue'
-import { kept } from '../src/state/kept'
+import { keeping } from '../src/state/kept'
 
 interface Part {
   name: string
@@ -11,13 +11,10 @@ const part = (name: string, ...holds: string[]): Part => ({ name, holds })
 function of(...first: Part[]) {
   const parts = shallowRef<Part[]>(first)
   const looked: string[] = []
-  const map = kept(
-    () => parts.value,
-    (one) => {
-      looked.push(one.name)
-      return one.holds.map((key): [string, string] => [key, `${key} of ${one.name}`])
-    },
-  )
+  const map = keeping(() => parts.value)((one) => {
+    looked.push(one.name)
+    return one.holds.map((key): [string, string] => [key, `${key} of ${one.name}`])
+  })
   return { parts, looked, map }
 }
 

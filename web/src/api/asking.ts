@@ -63,6 +63,31 @@ export async function answer<T>(
   return data as T
 }
 
+/** What was last read of what is asked for again and again: the text that came, and what it says. */
+const lastRead = new Map<string, { text: string; said: unknown }>()
+
+/**
+ * As answer, of what is asked for after each step and seldom is another then: where the text is
+ * that of the last time it is not read again, and what is told is the very same. On 20,000 strings
+ * that is 4 MB.
+ *
+ * @param what is asked for; the last answer is kept
+ * @param asked with the answer as text
+ */
+export async function answerOnce<T>(
+  what: string,
+  asked: Promise<{ data?: string; error?: unknown; response: Response }>,
+): Promise<T> {
+  const text = await answer(asked)
+  const last = lastRead.get(what)
+  if (last?.text === text) {
+    return last.said as T
+  }
+  const said = JSON.parse(text) as T
+  lastRead.set(what, { text, said })
+  return said
+}
+
 /** Most bytes of a display file; the server refuses more. */
 export const MOST_FILE_BYTES = 20 * 1024 * 1024
 

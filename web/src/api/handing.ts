@@ -1,10 +1,14 @@
-import { answer, at, client, of, ofController, ofMilestone } from './asking'
-import type { GiveRequest } from './types'
+import { answer, answerOnce, at, client, of, ofController, ofMilestone } from './asking'
+import type { GiveRequest, HandoverNow } from './types'
 
 /** Handing over, taking over, milestones, the log. */
 export const handing = {
   handover: (id: string) => answer(client.GET('/api/displays/{id}/handover', of(id))),
-  handoverNow: (id: string) => answer(client.GET('/api/displays/{id}/handover/now', of(id))),
+  handoverNow: (id: string) =>
+    answerOnce<HandoverNow>(
+      'handover now',
+      client.GET('/api/displays/{id}/handover/now', { ...of(id), parseAs: 'text' }),
+    ),
   sheet: (id: string, controller: string) =>
     answer(
       client.GET(

@@ -1,5 +1,5 @@
-import { answer, client, of } from './asking'
-import type { GuideAnswer, GuideKind, OutputRequest } from './types'
+import { answer, answerOnce, client, of } from './asking'
+import type { GuideAnswer, GuideKind, OutputRequest, TrialMarks } from './types'
 
 /** Light, trials, guides, the proof. */
 export const lighting = {
@@ -23,7 +23,11 @@ export const lighting = {
     ),
   ownTest: (id: string, controller: string, on: boolean) =>
     answer(client.PUT('/api/displays/{id}/trial/test', { ...of(id), body: { controller, on } })),
-  marks: (id: string) => answer(client.GET('/api/displays/{id}/trial/marks', of(id))),
+  marks: (id: string) =>
+    answerOnce<TrialMarks>(
+      'marks',
+      client.GET('/api/displays/{id}/trial/marks', { ...of(id), parseAs: 'text' }),
+    ),
   mark: (id: string, pieces: string[], seen: boolean) =>
     answer(client.PUT('/api/displays/{id}/trial/marks', { ...of(id), body: { pieces, seen } })),
   restartDevice: (id: string, controller: string) =>

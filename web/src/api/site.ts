@@ -1,5 +1,13 @@
-import { answer, at, client, of } from './asking'
-import type { CrewOpening, NewCrewKey, Condition, PaperSize, Stage, TroubleRequest } from './types'
+import { answer, answerOnce, at, client, of } from './asking'
+import type {
+  CrewOpening,
+  NewCrewKey,
+  Condition,
+  PaperSize,
+  ProgressView,
+  Stage,
+  TroubleRequest,
+} from './types'
 
 /** Paper, units, where each string is, the crew. */
 export const site = {
@@ -20,7 +28,11 @@ export const site = {
   putUnit: (id: string, serial: string, place: string) =>
     answer(client.PUT('/api/displays/{id}/paper/units', { ...of(id), body: { serial, place } })),
   shopping: (id: string) => answer(client.GET('/api/displays/{id}/paper/shopping', of(id))),
-  progress: (id: string) => answer(client.GET('/api/displays/{id}/progress', of(id))),
+  progress: (id: string) =>
+    answerOnce<ProgressView>(
+      'progress',
+      client.GET('/api/displays/{id}/progress', { ...of(id), parseAs: 'text' }),
+    ),
   reachStage: (id: string, pieces: string[], stage: Stage) =>
     answer(client.PUT('/api/displays/{id}/progress/stage', { ...of(id), body: { pieces, stage } })),
   trouble: (id: string, body: TroubleRequest) =>

@@ -75,7 +75,7 @@ const rows: Ref<Row[]> = computed(() => {
 const { visible, total, width, show } = useWindowing(scroller, rows, (step) => flight.moved(step))
 const glassWidth = computed(() => Math.max(1, width.value - LABEL - 24))
 
-const most = computed(() => farthest(display.lanes))
+const most = computed(() => farthest(display.view!.controllers))
 const narrow = computed(() => width.value < NARROW)
 const meters = computed(() => (narrow.value ? 0 : METERS))
 const room = computed(() => Math.max(240, width.value - LABEL - meters.value - 24))
@@ -95,11 +95,15 @@ const slotsOf = useSlots<Row>((row) =>
 )
 const slots = computed(() => slotsOf(visible.value.map((one) => one.row)))
 
-const shownLanes = computed(() =>
-  rows.value
-    .filter((row) => row.kind === 'lane')
-    .map((row) => (row as Row & { kind: 'lane' }).lane),
-)
+const shownLanes = computed(() => {
+  const lanes: LaneView[] = []
+  for (const row of rows.value) {
+    if (row.kind === 'lane') {
+      lanes.push(row.lane)
+    }
+  }
+  return lanes
+})
 const { cell, onKey } = usePatchKeys(shownLanes, (to) => void go(to))
 /** What the pixel under the pointer answers to. */
 const pixel = usePointedPixel(scale)

@@ -67,9 +67,18 @@ export function reachOf(lane: LaneView): number {
   return Math.max(endOf(lane), limitOf(lane) ?? 0)
 }
 
-/** How far the farthest reaches; a display that is nearly empty is not blown up. */
-export function farthest(lanes: readonly LaneView[]): number {
-  return lanes.reduce((far, lane) => Math.max(far, reachOf(lane)), 100)
+/** Of controllers as they were: a step makes others of those that it changes. */
+const reached = new WeakMap<object, number>()
+
+/** How far the farthest of all lanes reaches; a display that is nearly empty is not blown up. */
+export function farthest(controllers: readonly { lanes: LaneView[] }[]): number {
+  let far = 100
+  for (const one of controllers) {
+    const reach = reached.get(one) ?? Math.max(0, ...one.lanes.map(reachOf))
+    reached.set(one, reach)
+    far = Math.max(far, reach)
+  }
+  return far
 }
 
 /** The least room in which a section can be edited, and the seam behind each (px). */

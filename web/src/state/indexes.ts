@@ -10,7 +10,7 @@ import type {
   PropView,
   Subject,
 } from '../api/types'
-import { kept } from './kept'
+import { keeping } from './kept'
 
 /** The narrowest thing that a finding is about, as a key. */
 export function wrongKey(subject: Subject): string | undefined {
@@ -40,21 +40,17 @@ export function indexesOf(view: Ref<DisplayView | undefined>) {
   const props = computed(() => view.value?.props ?? NONE.props)
   const findings = computed(() => view.value?.findings ?? NONE.findings)
   const lanes = computed(() => controllers.value.flatMap((c) => c.lanes))
-  const laneByPort = kept(
-    () => controllers.value,
-    ({ lanes }) => lanes.map((lane): [string, LaneView] => [portKey(lane.port), lane]),
+  const ofControllers = keeping(() => controllers.value)
+  const laneByPort = ofControllers(({ lanes }) =>
+    lanes.map((lane): [string, LaneView] => [portKey(lane.port), lane]),
   )
-  const pieces = kept(
-    () => props.value,
-    ({ pieces }) => pieces.map((piece): [string, PieceView] => [piece.piece.id, piece]),
+  const legs = ofControllers(({ lanes }) => lanes.flatMap(hanging))
+  const ofProps = keeping(() => props.value)
+  const pieces = ofProps(({ pieces }) =>
+    pieces.map((piece): [string, PieceView] => [piece.piece.id, piece]),
   )
-  const propOfPiece = kept(
-    () => props.value,
-    (prop) => prop.pieces.map((piece): [string, PropView] => [piece.piece.id, prop]),
-  )
-  const legs = kept(
-    () => controllers.value,
-    ({ lanes }) => lanes.flatMap(hanging),
+  const propOfPiece = ofProps((prop) =>
+    prop.pieces.map((piece): [string, PropView] => [piece.piece.id, prop]),
   )
   /** How many findings are about each controller. */
   const findingsOf = computed(() => {
@@ -99,12 +95,18 @@ export function indexesOf(view: Ref<DisplayView | undefined>) {
         findings.value.flatMap((finding) => finding.subjects.map((subject) => subject.controller)),
       ),
   )
-  const loose = computed(() => allPieces().filter((piece) => !piece.port))
+  const loose = computed(() => {
+    const all: PieceView[] = []
+    for (const { pieces } of props.value) {
+      for (const piece of pieces) {
+        if (!piece.port) {
+          all.push(piece)
+        }
+      }
+    }
+    return all
+  })
   const zoneIndex = computed(() => new Map(view.value?.zones.map((zone, i) => [zone.id, i])))
-
-  function allPieces(): PieceView[] {
-    return props.value.flatMap((prop) => prop.pieces)
-  }
 
   function controllerOf(id: string): ControllerView | undefined {
     return controllers.value.find((c) => c.controller.id === id)

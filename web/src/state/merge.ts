@@ -6,12 +6,26 @@ export function merge<T>(
   id: (entry: T) => string,
 ): T[] {
   if (!order) {
-    const changes = new Map(changed.map((entry) => [id(entry), entry]))
     // where nothing changed the list is the same one, and nothing is made of it anew
-    return changes.size ? now.map((entry) => changes.get(id(entry)) ?? entry) : now
+    return changed.length ? exchanged(now, changed, id) : now
   }
   const byId = new Map([...now, ...changed].map((entry) => [id(entry), entry]))
   return order.map((key) => byId.get(key)!)
+}
+
+/** A list with what some of its entries have become; it is looked through until all are found. */
+function exchanged<T>(now: T[], changed: T[], id: (entry: T) => string): T[] {
+  const changes = new Map(changed.map((entry) => [id(entry), entry]))
+  const list = now.slice()
+  for (let place = 0; changes.size && place < list.length; place++) {
+    const key = id(list[place])
+    const change = changes.get(key)
+    if (change) {
+      list[place] = change
+      changes.delete(key)
+    }
+  }
+  return list
 }
 
 /** A list with those entries that are told to be others; where nothing is told it is the same one. */

@@ -43,9 +43,7 @@ async function look(version: number) {
   then.value = await display.attempt(() => api.then(display.view!.id, version))
 }
 const KINDS = { EDIT: '', UNDO: 'undone: ', REDO: 'again: ' }
-const most = computed(() =>
-  farthest(then.value?.display.controllers.flatMap((view) => view.lanes) ?? []),
-)
+const most = computed(() => farthest(then.value?.display.controllers ?? []))
 </script>
 
 <template>

@@ -27,7 +27,7 @@ const handover = useHandover()
 const marks = useMarks()
 const shell = useShell()
 const goThere = useGoThere()
-const most = computed(() => farthest(display.lanes))
+const most = computed(() => farthest(display.view!.controllers))
 
 const columns = computed(() => 6 + (handover.begun ? 1 : 0) + (marks.begun ? 1 : 0))
 function givenOf(view: ControllerView): string {
