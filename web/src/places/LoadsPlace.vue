@@ -221,5 +221,8 @@ onMounted(() => {
   .loads {
     padding: 12px 12px 32px;
   }
+  .sum {
+    margin-left: 0;
+  }
 }
 </style>

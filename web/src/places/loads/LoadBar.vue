@@ -81,4 +81,10 @@ const told = computed(
   width: 2px;
   opacity: 1;
 }
+@media (width < 700px) {
+  .load {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 2px;
+  }
+}
 </style>

@@ -110,6 +110,7 @@ function toggle(key: string) {
             v-for="column in COLUMNS.slice(1)"
             :key="column.key"
             :data-column="column.key"
+            :data-title="column.title"
             :style="{ background: heat(port.cells[column.key as 'pixels'].share) }"
           >
             <LoadMeter
@@ -179,5 +180,55 @@ tr[data-port]:hover .port {
 .opened {
   padding: 0 0 10px;
   border-bottom: none;
+}
+/* a port is a block: its name and what hangs there, and below them its loads with their heads */
+@media (width < 700px) {
+  table {
+    display: block;
+    min-width: 0;
+  }
+  thead,
+  thead tr {
+    display: flex;
+    flex-wrap: wrap;
+  }
+  th,
+  th:first-child {
+    width: auto;
+    border-bottom: none;
+  }
+  th:last-child {
+    display: none;
+  }
+  tbody {
+    display: block;
+  }
+  tr[data-port] {
+    display: grid;
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    border-bottom: 1px solid var(--line);
+    padding: 4px 0;
+  }
+  tr:not([data-port]):not([aria-hidden]),
+  .opened {
+    display: block;
+  }
+  tr[data-port] > td {
+    border-bottom: none;
+    padding: 3px 6px;
+  }
+  tr[data-port] > :first-child {
+    order: -2;
+  }
+  tr[data-port] > .what {
+    order: -1;
+    grid-column: 2 / -1;
+  }
+  td[data-title]::before {
+    content: attr(data-title);
+    display: block;
+    font-size: 11px;
+    color: var(--quiet);
+  }
 }
 </style>

@@ -135,4 +135,10 @@ function set(changes: Partial<MainsCircuit>) {
   font-weight: 400;
   margin-left: 12px;
 }
+@media (width < 700px) {
+  .mains {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 6px;
+  }
+}
 </style>

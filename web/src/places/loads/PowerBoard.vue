@@ -158,10 +158,12 @@ watch(() => loads.reveal, reveal)
 <style scoped>
 .board {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 18px;
 }
 .acts {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 8px;
   font-size: 13px;
@@ -180,7 +182,7 @@ section {
 .inputs {
   list-style: none;
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(320px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(320px, 100%), 1fr));
   gap: 6px 24px;
   padding: 8px 0;
 }

@@ -196,4 +196,17 @@ function show(key: string) {
 .run {
   color: var(--copper);
 }
+@media (width < 700px) {
+  .supply {
+    grid-template-columns: minmax(0, 1fr);
+    padding-left: 0;
+    justify-items: start;
+  }
+  .supply > * {
+    max-width: 100%;
+  }
+  .supply > :deep(.load) {
+    width: 100%;
+  }
+}
 </style>

@@ -224,7 +224,8 @@ function count(piece: PieceView): string {
 .head {
   display: flex;
   align-items: center;
-  gap: 12px;
+  flex-wrap: wrap;
+  gap: 4px 12px;
   font-size: 12.5px;
   margin-bottom: 6px;
 }
@@ -233,7 +234,8 @@ function count(piece: PieceView): string {
   font-weight: 500;
 }
 .filter {
-  width: 190px;
+  flex: 0 1 190px;
+  min-width: 90px;
   padding: 3px 8px;
   border: 1px solid var(--line-strong);
   border-radius: 4px;
