@@ -5,7 +5,7 @@ import { watchNear } from './nearness'
 /**
  * An element whose content is drawn while it is in view, or nearly; else it stands empty, as high as
  * it was. A place of hundreds of rows has those in the page that can be seen. What has the keyboard
- * stays.
+ * stays; what else is to stay while it is out of view, such as what is unfolded, is kept outside.
  */
 const props = withDefaults(
   defineProps<{
@@ -30,7 +30,9 @@ function leave(height: number) {
   near.value = false
 }
 function onFocusOut(event: FocusEvent) {
-  if (leaving && !element.value!.contains(event.relatedTarget as Node | null)) {
+  const stays = element.value!.contains(event.relatedTarget as Node | null)
+  // where another window was gone to, the keyboard comes back here
+  if (leaving && !stays && document.hasFocus()) {
     leaving = false
     leave(element.value!.offsetHeight)
   }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, reactive, ref, watch } from 'vue'
 import { api } from '../api/client'
 import { said } from '../api/said'
 import type { CatalogueView, Edit, ModelView } from '../api/types'
@@ -162,6 +162,14 @@ function toggle(id: string) {
   chosen.value = chosen.value.includes(id)
     ? chosen.value.filter((one) => one !== id)
     : [...chosen.value, id]
+}
+
+/** Those of which more is shown; rows that are out of view keep nothing themselves. */
+const unfolded = reactive(new Set<string>())
+function unfold(id: string) {
+  if (!unfolded.delete(id)) {
+    unfolded.add(id)
+  }
 }
 
 /** Focuses a row once it is there. */
@@ -364,6 +372,8 @@ function dropBefore(index: number): boolean {
               :model="modelOf(view.controller.model)"
               :place="index + 1"
               :lit="lit === view.controller.id"
+              :more="unfolded.has(view.controller.id)"
+              @more="unfold(view.controller.id)"
               @grip="(event) => grip(event, view.controller.id)"
               @mode="(mode) => tryMode(view.controller.id, mode)"
               @universe="(typed) => tryUniverse(view.controller.id, typed)"

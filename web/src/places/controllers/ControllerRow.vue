@@ -6,7 +6,7 @@ import {
   mdiSwapHorizontal,
   mdiWifi,
 } from '@mdi/js'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type {
   ControllerChange,
   ControllerSettings,
@@ -31,6 +31,8 @@ const props = defineProps<{
   model?: ModelView
   place: number
   lit: boolean
+  /** Whether what is seldom set is shown. */
+  more: boolean
 }>()
 const emit = defineEmits<{
   grip: [event: PointerEvent]
@@ -38,10 +40,10 @@ const emit = defineEmits<{
   universe: [typed?: number]
   exchange: []
   remove: []
+  more: []
 }>()
 
 const display = useDisplay()
-const more = ref(false)
 const goThere = useGoThere()
 const controller = computed(() => props.view.controller)
 const settings = computed(() => controller.value.settings)
@@ -187,7 +189,7 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
         :aria-expanded="more"
         :aria-label="`More of ${controller.tag}`"
         title="How it is sent to, and what is seldom set"
-        @click="more = !more"
+        @click="emit('more')"
       />
       <v-btn
         :icon="mdiClose"

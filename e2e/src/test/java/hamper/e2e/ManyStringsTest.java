@@ -82,6 +82,7 @@ class ManyStringsTest extends DemoCase {
     }
     assertThat(wrong).isEmpty();
     keyboardStays(id);
+    whatIsUnfoldedStays(id);
   }
 
   /** What has the keyboard stays in the page while it is scrolled away from; then it goes. */
@@ -98,5 +99,19 @@ class ManyStringsTest extends DemoCase {
     assertThat(row).hasCount(1);
     page.evaluate("() => document.activeElement.blur()");
     assertThat(row).hasCount(0);
+  }
+
+  /** A controller of which more is shown shows it again when it is scrolled back to. */
+  private void whatIsUnfoldedStays(String id) {
+    page.navigate(program.url + "/#/d/" + id + "/controllers");
+    Locator more = page.locator("button[aria-label='More of K1']");
+    more.click();
+    assertThat(more).hasAttribute("aria-expanded", "true");
+    page.getByTestId("filter").locator("input").first().focus();
+    Locator list = page.locator(".main.scrolls");
+    list.evaluate("it => (it.scrollTop = it.scrollHeight)");
+    assertThat(more).hasCount(0);
+    list.evaluate("it => (it.scrollTop = 0)");
+    assertThat(more).hasAttribute("aria-expanded", "true");
   }
 }
