@@ -30,11 +30,12 @@ function leave(height: number) {
   near.value = false
 }
 function onFocusOut(event: FocusEvent) {
-  const stays = element.value!.contains(event.relatedTarget as Node | null)
-  // where another window was gone to, the keyboard comes back here
-  if (leaving && !stays && document.hasFocus()) {
+  const box = element.value
+  // where another window was gone to, the keyboard comes back here; where the row itself is removed,
+  // there is no element any more
+  if (leaving && box && document.hasFocus() && !box.contains(event.relatedTarget as Node | null)) {
     leaving = false
-    leave(element.value!.offsetHeight)
+    leave(box.offsetHeight)
   }
 }
 let end = () => {}
