@@ -90,12 +90,12 @@ class ManyStringsTest extends DemoCase {
     page.navigate(program.url + "/#/d/" + id + "/loads");
     page.getByTestId("view-runs").click();
     Locator first = page.locator("tr[data-port] button.port").first();
-    String port = first.innerText();
+    String written = first.innerText();
     first.focus();
     Locator place = page.locator("main.scrolls");
     place.evaluate("it => (it.scrollTop = it.scrollHeight)");
     page.waitForTimeout(300);
-    Locator row = page.locator("tr[data-port='" + port + "']");
+    Locator row = page.locator("tr[data-port='" + written + "']");
     assertThat(row).hasCount(1);
     page.evaluate("() => document.activeElement.blur()");
     assertThat(row).hasCount(0);
