@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { DisplayView } from '../src/api/types'
-import { devicesOf, firstFree, wrongWith } from '../src/places/network/deviceList'
+import { devicesOf } from '../src/places/network/deviceList'
 
 const at = (controller: string, title: string, address: string) => ({ controller, title, address })
 const controller = (id: string, address?: string) => ({
@@ -45,7 +45,7 @@ describe('the devices of a network', () => {
   })
 
   it('say what is wrong with an address', () => {
-    expect(devices.map((one) => wrongWith(view.network, one.occupant))).toEqual([
+    expect(devices.map((one) => one.wrong)).toEqual([
       '',
       '',
       'no address',
@@ -55,13 +55,14 @@ describe('the devices of a network', () => {
   })
 
   it('are offered the next free address of their own subnet, or of the first', () => {
-    expect(devices.map((one) => firstFree(view.network, one.occupant))).toEqual([
+    expect(devices.map((one) => one.next)).toEqual([
       '198.51.100.12',
       '203.0.113.1',
       '198.51.100.12',
       '198.51.100.12',
       '198.51.100.12',
     ])
-    expect(firstFree({ ...view.network, lines: [] }, {})).toBeUndefined()
+    const without = { ...view, network: { ...view.network, lines: [] } }
+    expect(devicesOf(without).map((one) => one.next)).toEqual([undefined, undefined])
   })
 })

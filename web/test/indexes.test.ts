@@ -43,6 +43,8 @@ const view = {
     finding('weak', 'RISK', 'a is dim', { controller: 'k1', piece: 'a' }),
     finding('long', 'RISK', 'too long', { controller: 'k1', port: port('k1', 1) }),
     finding('room', 'HINT', 'room left', { controller: 'k2' }),
+    finding('no-address', 'FAULT', 'no address', { controller: 'k3' }),
+    finding('same-address', 'FAULT', 'twice', { controller: 'k4' }, { controller: 'k3' }),
   ],
 } as unknown as DisplayView
 
@@ -80,12 +82,21 @@ describe('what is in a display', () => {
     expect(of.overlapping.value).toEqual(new Set(['a', 'b']))
   })
 
+  it('has a wrong address where the first finding about its address says so', () => {
+    expect([...of.wrongAddress.value]).toEqual([
+      ['k3', 'no address'],
+      ['k4', 'twice'],
+    ])
+  })
+
   it('counts a finding once for each controller that it is about', () => {
     expect([...of.findingsOf.value]).toEqual([
       ['k1', 3],
       ['k2', 1],
+      ['k3', 2],
+      ['k4', 1],
     ])
-    expect(of.wrongControllers.value).toEqual(new Set(['k1', 'k2', undefined]))
+    expect(of.wrongControllers.value).toEqual(new Set(['k1', 'k2', 'k3', 'k4', undefined]))
   })
 
   it('is nothing while no display is open', () => {
@@ -93,6 +104,7 @@ describe('what is in a display', () => {
     expect(none.lanes.value).toEqual([])
     expect(none.loose.value).toEqual([])
     expect(none.wrongAt.value.size).toBe(0)
+    expect(none.controllerOf('k1')).toBeUndefined()
     expect(none.zoneName('roof')).toBe('')
   })
 })

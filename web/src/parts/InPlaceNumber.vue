@@ -38,10 +38,10 @@ const typed = useTyped(field, {
   local: props.local,
 })
 const { text, cancel, enter } = typed
-function typing() {
-  typed.onInput()
-  const number = Number(text.value)
-  emit('typing', text.value.trim() && allowed(number) ? number : undefined)
+function typing(now: string) {
+  typed.onInput(now)
+  const number = Number(now)
+  emit('typing', now.trim() && allowed(number) ? number : undefined)
 }
 function leave() {
   emit('typing', undefined)
@@ -52,7 +52,7 @@ function leave() {
 <template>
   <input
     ref="field"
-    v-model="text"
+    :value="text"
     class="number mono"
     inputmode="decimal"
     :placeholder="none"
@@ -61,7 +61,7 @@ function leave() {
     :style="{ width: `${Math.max(2, (text || none || '').length) + 1}ch` }"
     @keydown.enter.stop.prevent="enter"
     @keydown.esc.stop="cancel"
-    @input="typing"
+    @input="typing(($event.target as HTMLInputElement).value)"
     @blur="leave"
     @dblclick.stop
   />

@@ -35,7 +35,7 @@ const { text, onInput, cancel, enter, leave } = useTyped(field, {
 <template>
   <input
     ref="field"
-    v-model="text"
+    :value="text"
     class="text"
     :maxlength="most ?? 80"
     :placeholder="none"
@@ -44,7 +44,7 @@ const { text, onInput, cancel, enter, leave } = useTyped(field, {
     :style="{ width: `${Math.max(2, (text || none || '').length) + 0.6}ch` }"
     @keydown.enter.stop.prevent="enter"
     @keydown.esc.stop="cancel"
-    @input="onInput"
+    @input="onInput(($event.target as HTMLInputElement).value)"
     @blur="leave"
     @dblclick.stop
   />

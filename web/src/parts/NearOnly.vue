@@ -53,9 +53,22 @@ onScopeDispose(() => end())
 </script>
 
 <template>
-  <component :is="as" ref="element" :style="drawn ? undefined : room" @focusout="onFocusOut">
+  <component
+    :is="as"
+    ref="element"
+    class="near"
+    :style="drawn ? undefined : room"
+    @focusout="onFocusOut"
+  >
     <slot v-if="drawn" :near="near" />
     <!-- a part of a table is as high as its rows -->
     <tr v-else-if="as === 'tbody'" aria-hidden="true" :style="room"></tr>
   </component>
 </template>
+
+<style scoped>
+/* what is drawn or left out in it moves nothing inside of the others, and those are not laid out again */
+.near {
+  contain: layout;
+}
+</style>

@@ -77,11 +77,12 @@ export function useTyped(field: Ref<HTMLInputElement | undefined>, typing: Typin
       typing.ask(typed)
     }
   }
-  function onInput() {
+  function onInput(now: string) {
+    text.value = now
     asked = undefined
     touched = true
     field.value?.setCustomValidity('')
-    const typed = text.value.trim()
+    const typed = now.trim()
     const known = typing.local || typed === typing.shown() || typing.complaint(typed)
     foresee(known ? undefined : () => typing.ask(typed))
   }

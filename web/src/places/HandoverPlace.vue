@@ -241,6 +241,10 @@ const giveChosen = () =>
   gap: 4px;
   padding: 0 6px 8px;
 }
+/* as large as it is, whatever stands in it: a line that is drawn while one scrolls is laid out alone */
+.sheet {
+  contain: strict;
+}
 .list {
   display: grid;
   text-align: left;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DrawnIcon from '../parts/DrawnIcon'
 import { mdiChevronDown, mdiChevronRight, mdiMapOutline } from '@mdi/js'
 import { computed, nextTick, onMounted, onScopeDispose, ref, watch } from 'vue'
 import type { PieceView, PropView } from '../api/types'
@@ -239,9 +240,9 @@ const pixels = computed(() =>
                   :aria-label="`Fold ${display.zoneName(row.zone) || 'props without a zone'}`"
                   @click="fold(row.zone)"
                 >
-                  <v-icon
-                    :icon="folded.has(row.zone ?? '') ? mdiChevronRight : mdiChevronDown"
-                    size="18"
+                  <DrawnIcon
+                    :path="folded.has(row.zone ?? '') ? mdiChevronRight : mdiChevronDown"
+                    :size="18"
                   />
                 </button>
                 <span class="dot" :style="{ background: display.zoneColour(row.zone) }" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DrawnIcon from '../parts/DrawnIcon'
 import { holdOf, START, START_TOLD } from './hold'
 import { mdiArrowLeftThin, mdiArrowRightThin } from '@mdi/js'
 import { computed } from 'vue'
@@ -160,7 +161,7 @@ function splitAt(event: MouseEvent) {
         @click="emit('turn')"
         @dblclick.stop
       >
-        <v-icon :icon="section.backward ? mdiArrowLeftThin : mdiArrowRightThin" size="30" />
+        <DrawnIcon :path="section.backward ? mdiArrowLeftThin : mdiArrowRightThin" :size="30" />
       </button>
       <span class="bright"
         ><InPlaceNumber

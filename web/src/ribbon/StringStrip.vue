@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DrawnIcon from '../parts/DrawnIcon'
 import { mdiLinkVariant } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { said } from '../api/said'
@@ -122,7 +123,7 @@ function onKey(event: KeyboardEvent, index: number) {
             :aria-label="`Join sections ${i + 1} and ${i + 2}`"
             @click="join(i)"
           >
-            <v-icon :icon="mdiLinkVariant" size="13" />
+            <DrawnIcon :path="mdiLinkVariant" :size="13" />
           </button>
           <span v-if="dragged?.index === i" class="shifted mono"
             >{{ dragged.pixels }} |

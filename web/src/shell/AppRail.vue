@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DrawnIcon from '../parts/DrawnIcon'
 import { useRoute } from 'vue-router'
 import { useDisplay } from '../state/display'
 import { places } from './places'
@@ -17,7 +18,7 @@ const route = useRoute()
       class="to"
       :aria-current="route.name === place.name ? 'page' : undefined"
     >
-      <v-icon :icon="place.icon" size="22" />
+      <DrawnIcon :path="place.icon" :size="22" />
       <span>{{ place.title }}</span>
     </router-link>
   </nav>

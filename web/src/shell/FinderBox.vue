@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DrawnIcon from '../parts/DrawnIcon'
 import { mdiMagnify } from '@mdi/js'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -135,7 +136,7 @@ function leave() {
 
 <template>
   <div class="finder">
-    <v-icon :icon="mdiMagnify" size="20" class="sign" />
+    <DrawnIcon :path="mdiMagnify" :size="20" class="sign" />
     <input
       ref="box"
       v-model="query"

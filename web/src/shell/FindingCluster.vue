@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DrawnIcon from '../parts/DrawnIcon'
 import { mdiChevronDown, mdiChevronRight } from '@mdi/js'
 import { computed, ref } from 'vue'
 import type { Cluster } from './clusters'
@@ -18,7 +19,7 @@ const about = computed(() => {
 <template>
   <div class="cluster" data-test="cluster" :data-code="cluster.key">
     <button type="button" class="line" :aria-expanded="open" @click="open = !open">
-      <v-icon :icon="open ? mdiChevronDown : mdiChevronRight" size="18" />
+      <DrawnIcon :path="open ? mdiChevronDown : mdiChevronRight" :size="18" />
       <span
         ><strong>{{ cluster.title }}</strong
         ><span v-if="!open" class="quiet about">{{ about }}</span></span

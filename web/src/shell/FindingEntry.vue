@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DrawnIcon from '../parts/DrawnIcon'
 import { mdiAlertCircle, mdiAlertOctagon, mdiInformation } from '@mdi/js'
 import { ref } from 'vue'
 import { api, type Problem } from '../api/client'
@@ -55,10 +56,10 @@ function accept() {
 
 <template>
   <article data-test="finding" :data-code="finding.code">
-    <v-icon
-      :icon="looks[finding.severity].icon"
-      :color="looks[finding.severity].colour"
-      size="18"
+    <DrawnIcon
+      :path="looks[finding.severity].icon"
+      :style="{ color: `rgb(var(--v-theme-${looks[finding.severity].colour}))` }"
+      :size="18"
     />
     <div class="told">
       <strong>{{ finding.title }}</strong>

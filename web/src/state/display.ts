@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { api, Problem } from '../api/client'
 import { follow, type News } from '../api/follow'
+import { choicesOf } from './choices'
 import { indexesOf } from './indexes'
 import { said as asSaid } from '../api/said'
 import { after } from './step'
@@ -305,6 +306,7 @@ export const useDisplay = defineStore('display', () => {
 
   return {
     ...indexes,
+    ...choicesOf(view),
     startsMove,
     moveStarts,
     besides,

@@ -25,6 +25,9 @@ export function portKey(at: PortRef): string {
   return `${at.controller}|${at.kind}|${at.port}`
 }
 
+/** Findings about the address of a device. */
+const ADDRESS = new Set(['same-address', 'outside-subnets', 'no-address', 'address-in-dhcp'])
+
 type Parts = Pick<DisplayView, 'controllers' | 'props' | 'findings'>
 const NONE: Parts = { controllers: [], props: [], findings: [] }
 
@@ -88,6 +91,20 @@ export function indexesOf(view: Ref<DisplayView | undefined>) {
     })
     return map
   })
+  /** What is wrong with the address of a controller, where anything is. */
+  const wrongAddress = computed(() => {
+    const map = new Map<string, string>()
+    for (const { code, subjects, message } of findings.value) {
+      if (ADDRESS.has(code)) {
+        subjects.forEach(({ controller }) => {
+          if (controller && !map.has(controller)) {
+            map.set(controller, message)
+          }
+        })
+      }
+    }
+    return map
+  })
   /** Controllers that any finding is about. */
   const wrongControllers = computed(
     () =>
@@ -108,8 +125,9 @@ export function indexesOf(view: Ref<DisplayView | undefined>) {
   })
   const zoneIndex = computed(() => new Map(view.value?.zones.map((zone, i) => [zone.id, i])))
 
+  const byId = computed(() => new Map(controllers.value.map((view) => [view.controller.id, view])))
   function controllerOf(id: string): ControllerView | undefined {
-    return controllers.value.find((c) => c.controller.id === id)
+    return byId.value.get(id)
   }
 
   function zoneColour(zone?: string): string {
@@ -134,6 +152,7 @@ export function indexesOf(view: Ref<DisplayView | undefined>) {
     findingsOf,
     overlapping,
     wrongAt,
+    wrongAddress,
     wrongControllers,
     loose,
     pixelTypes,

@@ -41,8 +41,7 @@ function typing(local = false) {
   )
   const type = (text: string) => {
     page.activeElement = element
-    typed.text.value = text
-    typed.onInput()
+    typed.onInput(text)
   }
   return { ...typed, type, is, refused, version, told, foreseen, asked, element }
 }

@@ -24,14 +24,6 @@ function set(changes: Partial<ControllerSettings>) {
     set: { settings: said(changes) },
   })
 }
-const hosts = computed(() =>
-  display
-    .view!.controllers.filter((one) => one.host)
-    .map((one) => ({ value: one.controller.id, title: one.controller.tag })),
-)
-const zones = computed(() =>
-  display.view!.zones.map(({ id, name }) => ({ value: id, title: name })),
-)
 const protocols = (['E131', 'ARTNET', 'DDP'] as const).map((value) => ({
   value: value as string,
   title: PROTOCOLS[value],
@@ -62,7 +54,7 @@ const transports = (['UNICAST', 'MULTICAST', 'BROADCAST'] as const).map((value) 
       <InPlaceChoice
         :value="of('source')"
         label="Source of all selected"
-        :choices="hosts"
+        :choices="display.hostChoices"
         none="no source"
         @change="(source) => set({ source })"
       />
@@ -83,7 +75,7 @@ const transports = (['UNICAST', 'MULTICAST', 'BROADCAST'] as const).map((value) 
       <InPlaceChoice
         :value="of('zone')"
         label="Zone of all selected"
-        :choices="zones"
+        :choices="display.zoneChoices"
         none="no zone"
         @change="(zone) => set({ zone })"
       />

@@ -14,9 +14,11 @@ import type {
   LaneView,
   ModelView,
 } from '../../api/types'
+import DrawnIcon from '../../parts/DrawnIcon'
 import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
+import RowButton from '../../parts/RowButton.vue'
 import { counted, PROTOCOLS, TRANSPORTS } from '../../parts/words'
 import { whyController } from '../../parts/why'
 import StateMark from '../../shell/StateMark.vue'
@@ -72,30 +74,8 @@ const transports = computed(() => {
   const allowed = [...new Set([...(support?.transports ?? []), settings.value.transport])]
   return allowed.map((value) => ({ value: value as string, title: TRANSPORTS[value] }))
 })
-const hosts = computed(() =>
-  display
-    .view!.controllers.filter((one) => one.host)
-    .map((one) => ({ value: one.controller.id, title: one.controller.tag })),
-)
-const zones = computed(() =>
-  display.view!.zones.map(({ id, name }) => ({ value: id, title: name })),
-)
 /** What is wrong with the address, where anything is. */
-const ADDRESS = ['same-address', 'outside-subnets', 'no-address', 'address-in-dhcp']
-const addressWrong = computed(
-  () =>
-    display.view!.findings.find(
-      (finding) =>
-        ADDRESS.includes(finding.code) &&
-        finding.subjects.some((subject) => subject.controller === controller.value.id),
-    )?.message,
-)
-const enclosures = computed(() =>
-  display.view!.network.enclosures.map(({ enclosure: { id, name } }) => ({
-    value: id,
-    title: name,
-  })),
-)
+const addressWrong = computed(() => display.wrongAddress.get(controller.value.id))
 /** Such as "2 × 30 A": each input on its own. */
 const power = computed(() => {
   const ratings = props.model?.model.powerInputs.map((input) => `${input.amps} A`) ?? []
@@ -131,7 +111,7 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
       tabindex="-1"
       @pointerdown="(event) => emit('grip', event)"
     >
-      <v-icon :icon="mdiDragHorizontalVariant" size="20" />
+      <DrawnIcon :path="mdiDragHorizontalVariant" :size="20" />
     </button>
     <div class="first">
       <strong class="tag"
@@ -155,10 +135,10 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
         :title="`Exchange ${controller.tag} for another model, with the same addresses`"
         @click="emit('exchange')"
       >
-        {{ view.modelTitle }} <v-icon :icon="mdiSwapHorizontal" size="14" />
+        {{ view.modelTitle }} <DrawnIcon :path="mdiSwapHorizontal" :size="14" />
       </button>
       <StateMark :controller="controller.id" only-open />
-      <v-icon v-if="view.wifi" :icon="mdiWifi" size="14" title="On the air" />
+      <span v-if="view.wifi" title="On the air"><DrawnIcon :path="mdiWifi" :size="14" /></span>
       <InPlaceChoice
         v-if="modes.length"
         :value="settings.mode ?? modes[0].value"
@@ -183,20 +163,16 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
         </template>
       </span>
       <span v-if="view.lanes.length" class="quiet free">{{ free }} free</span>
-      <v-btn
-        :icon="mdiDotsHorizontal"
-        size="x-small"
+      <RowButton
         :aria-expanded="more"
         :aria-label="`More of ${controller.tag}`"
         title="How it is sent to, and what is seldom set"
         @click="emit('more')"
-      />
-      <v-btn
-        :icon="mdiClose"
-        size="x-small"
-        :aria-label="`Remove ${controller.tag}`"
-        @click="emit('remove')"
-      />
+        ><DrawnIcon :path="mdiDotsHorizontal" :size="16"
+      /></RowButton>
+      <RowButton :aria-label="`Remove ${controller.tag}`" @click="emit('remove')"
+        ><DrawnIcon :path="mdiClose" :size="16"
+      /></RowButton>
     </div>
     <div class="second">
       <span class="mono" :class="{ wrong: addressWrong }" :title="addressWrong"
@@ -226,7 +202,7 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
           <InPlaceChoice
             :value="settings.source"
             :label="`Source of ${controller.tag}`"
-            :choices="hosts"
+            :choices="display.hostChoices"
             none="nobody"
             @change="(source) => set({ source })"
         /></span>
@@ -281,14 +257,14 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
         ><InPlaceChoice
           :value="settings.zone"
           :label="`Zone of ${controller.tag}`"
-          :choices="zones"
+          :choices="display.zoneChoices"
           none="no zone"
-          @change="(zone) => set({ zone })" /><template v-if="enclosures.length"
+          @change="(zone) => set({ zone })" /><template v-if="display.enclosureChoices.length"
           >,
           <InPlaceChoice
             :value="settings.enclosure"
             :label="`Enclosure of ${controller.tag}`"
-            :choices="enclosures"
+            :choices="display.enclosureChoices"
             none="no enclosure"
             @change="(enclosure) => set({ enclosure })" /></template
       ></span>

@@ -36,13 +36,15 @@ const blocks = computed(() => blocksOf(props.lines, 20, 10))
       :always="block.always"
     >
       <tr v-for="(line, i) in block.rows" :key="i">
-        <td>{{ line.source ?? '–' }}</td>
-        <td>
+        <td data-head="Source">{{ line.source ?? '–' }}</td>
+        <td data-head="To">
           <strong>{{ line.controller }}</strong>
         </td>
-        <td>{{ PROTOCOLS[line.protocol] }}, {{ line.transport.toLowerCase() }}</td>
-        <td class="mono">{{ line.destination }}</td>
-        <td class="mono">
+        <td data-head="Protocol">
+          {{ PROTOCOLS[line.protocol] }}, {{ line.transport.toLowerCase() }}
+        </td>
+        <td data-head="Destination" class="mono">{{ line.destination }}</td>
+        <td data-head="Universes or bytes" class="mono">
           <template v-if="line.firstUniverse !== undefined">
             {{
               line.universes > 1
@@ -52,10 +54,12 @@ const blocks = computed(() => blocksOf(props.lines, 20, 10))
           </template>
           <template v-else>bytes {{ line.offset }} – {{ line.offset! + line.size - 1 }}</template>
         </td>
-        <td class="mono">{{ line.size }}{{ line.fullUniverses ? ', full' : '' }}</td>
-        <td class="mono">{{ line.priority ?? '–' }}</td>
-        <td class="mono">{{ line.synchronization ?? '–' }}</td>
-        <td class="mono">{{ line.displayStart }}</td>
+        <td data-head="Size" class="mono">
+          {{ line.size }}{{ line.fullUniverses ? ', full' : '' }}
+        </td>
+        <td data-head="Priority" class="mono">{{ line.priority ?? '–' }}</td>
+        <td data-head="Sync" class="mono">{{ line.synchronization ?? '–' }}</td>
+        <td data-head="From display channel" class="mono">{{ line.displayStart }}</td>
       </tr>
     </NearOnly>
   </table>
@@ -78,5 +82,34 @@ th,
 td {
   padding: 7px 16px;
   border-bottom: 1px solid var(--line);
+}
+/* each line as a card, its values named where they stand */
+@media (width < 700px) {
+  .lines,
+  .lines :deep(tbody) {
+    display: block;
+  }
+  thead {
+    display: none;
+  }
+  tr {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 2px 12px;
+    padding: 8px 12px;
+    border-bottom: 1px solid var(--line);
+  }
+  td {
+    display: block;
+    padding: 0;
+    border: 0;
+    overflow-wrap: anywhere;
+  }
+  td::before {
+    content: attr(data-head);
+    display: block;
+    font: 11px/14px var(--sans, sans-serif);
+    color: var(--quiet);
+  }
 }
 </style>

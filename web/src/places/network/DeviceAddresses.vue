@@ -3,8 +3,7 @@ import type { Occupant } from '../../api/types'
 import InPlaceText from '../../parts/InPlaceText.vue'
 import NearOnly from '../../parts/NearOnly.vue'
 import StateMark from '../../shell/StateMark.vue'
-import { useDisplay } from '../../state/display'
-import { type Device, firstFree, wrongWith } from './deviceList'
+import type { Device } from './deviceList'
 import { DOTTED } from './ip'
 
 /** Devices with their addresses, each set where it stands. */
@@ -17,9 +16,6 @@ const emit = defineEmits<{
 /** So many at most are all drawn; as high as each is (px). */
 const SHORT = 40
 const ROW = 28
-const display = useDisplay()
-const wrong = (one: Device) => wrongWith(display.view!.network, one.occupant)
-const next = (one: Device) => firstFree(display.view!.network, one.occupant)
 </script>
 
 <template>
@@ -48,14 +44,14 @@ const next = (one: Device) => firstFree(display.view!.network, one.occupant)
       </span>
       <span class="state">
         <StateMark v-if="one.occupant.controller" :controller="one.occupant.controller" only-open />
-        <span v-if="wrong(one)" class="clash">▲ {{ wrong(one) }}</span>
+        <span v-if="one.wrong" class="clash">▲ {{ one.wrong }}</span>
         <button
-          v-if="next(one)"
+          v-if="one.next"
           type="button"
           class="next"
-          :class="{ wanted: wrong(one) }"
+          :class="{ wanted: one.wrong }"
           :aria-label="`Next free address for ${one.title}`"
-          @click="emit('give', one.occupant, next(one)!)"
+          @click="emit('give', one.occupant, one.next)"
         >
           next free
         </button>

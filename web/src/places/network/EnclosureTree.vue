@@ -3,10 +3,12 @@ import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
 import { said } from '../../api/said'
 import type { Enclosure, EnclosureView, Link } from '../../api/types'
+import DrawnIcon from '../../parts/DrawnIcon'
 import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
 import NearOnly from '../../parts/NearOnly.vue'
+import RowButton from '../../parts/RowButton.vue'
 import { useDisplay } from '../../state/display'
 import { freshId } from '../../state/freshId'
 import { branches, lengthState, SWITCHES, switchesOf, switchesTold } from './cabling'
@@ -33,9 +35,6 @@ const supplies = computed(() => display.view!.power.supplies.map((one) => one.su
 const supplyNames = computed(() => new Map(supplies.value.map(({ id, name }) => [id, name])))
 const mains = computed(() =>
   display.view!.power.mains.map(({ mains }) => ({ value: mains.id, title: mains.name })),
-)
-const zones = computed(() =>
-  display.view!.zones.map(({ id, name }) => ({ value: id, title: name })),
 )
 const names = computed(
   () => new Map(network.value.enclosures.map(({ enclosure }) => [enclosure.id, enclosure.name])),
@@ -129,7 +128,7 @@ const percent = (metres: number) =>
       as="li"
       :height="44"
       :always="rows.length <= SHORT || isSentTo(row)"
-      :style="{ paddingLeft: `${row.depth * 22}px` }"
+      :style="{ '--depth': row.depth }"
       data-test="enclosure"
     >
       <div
@@ -178,7 +177,7 @@ const percent = (metres: number) =>
           :aria-label="`Remove link ${row.link.name}`"
           @click="display.edit({ type: 'RemoveLink', link: row.link.id })"
         >
-          <v-icon :icon="mdiClose" size="14" />
+          <DrawnIcon :path="mdiClose" :size="14" />
         </button>
       </div>
       <div class="box" :data-part="row.view.enclosure.id">
@@ -195,7 +194,7 @@ const percent = (metres: number) =>
             <InPlaceChoice
               :value="row.view.enclosure.zone"
               :label="`Zone of ${row.view.enclosure.name}`"
-              :choices="zones"
+              :choices="display.zoneChoices"
               :many="MANY"
               none="no zone"
               @change="(zone) => put(row.view.enclosure, { zone })"
@@ -237,7 +236,7 @@ const percent = (metres: number) =>
               :aria-label="`Take ${thing.title} out of ${row.view.enclosure.name}`"
               @click="move(thing.key, undefined)"
             >
-              <v-icon :icon="mdiClose" size="12" />
+              <DrawnIcon :path="mdiClose" :size="12" />
             </button>
           </span>
           <span v-if="inside(row.view).length === 0" class="quiet">empty</span>
@@ -263,16 +262,15 @@ const percent = (metres: number) =>
               :aria-label="`Remove link ${link.name}`"
               @click="display.edit({ type: 'RemoveLink', link: link.id })"
             >
-              <v-icon :icon="mdiClose" size="12" />
+              <DrawnIcon :path="mdiClose" :size="12" />
             </button>
           </span>
         </div>
       </div>
-      <v-btn
-        size="small"
+      <RowButton
         :aria-label="`Remove ${row.view.enclosure.name}`"
         @click="display.edit({ type: 'RemoveEnclosure', enclosure: row.view.enclosure.id })"
-        >Remove</v-btn
+        >Remove</RowButton
       >
     </NearOnly>
   </ul>
@@ -288,6 +286,7 @@ const percent = (metres: number) =>
 }
 li {
   display: flex;
+  padding-left: calc(var(--depth) * var(--indent, 22px));
   flex-wrap: wrap;
   gap: 6px 14px;
   align-items: center;
@@ -364,5 +363,18 @@ li {
 .away:hover,
 .away:focus-visible {
   opacity: 1;
+}
+@media (width < 700px) {
+  .tree {
+    --indent: 6px;
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .cable {
+    grid-template-columns: 14px 44px minmax(30px, 90px) auto 18px;
+  }
+  .box {
+    flex-basis: 100%;
+    min-width: 0;
+  }
 }
 </style>

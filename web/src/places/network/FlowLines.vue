@@ -87,11 +87,6 @@ const lines = computed(() =>
   }),
 )
 const transports = Object.entries(TRANSPORTS).map(([value, title]) => ({ value, title }))
-const hosts = computed(() =>
-  display
-    .view!.controllers.filter((view) => view.host)
-    .map(({ controller }) => ({ value: controller.id, title: controller.tag })),
-)
 function setTransport(controller: string, value?: string) {
   void display.set(controller, { transport: value as Flow['transport'] })
 }
@@ -180,7 +175,7 @@ function told(flow: Flow): string {
         <InPlaceChoice
           :value="line.flow.source"
           :label="`${line.flow.backup ? 'Backup source' : 'Source'} of ${line.view.controller.tag}`"
-          :choices="hosts"
+          :choices="display.hostChoices"
           none="nobody"
           @change="(v) => setSource(line.flow, v)"
         />{{ line.flow.wifi ? ', Wi-Fi' : '' }}</span

@@ -12,7 +12,7 @@ import { freshId } from '../../state/freshId'
 import { latestOf } from '../../state/latest'
 import SendListTable from '../handover/SendListTable.vue'
 import DeviceAddresses from './DeviceAddresses.vue'
-import { devicesOf, wrongWith } from './deviceList'
+import { devicesOf } from './deviceList'
 import EnclosureTree from './EnclosureTree.vue'
 import FlowLines from './FlowLines.vue'
 import { addressEdit } from './giveAddress'
@@ -37,7 +37,7 @@ const shown = computed(() =>
   devices.value.filter((one) =>
     fits(filter.value, {
       texts: [one.title, one.model, one.occupant.address],
-      wrong: wrongWith(network.value, one.occupant) !== '',
+      wrong: one.wrong !== '',
     }),
   ),
 )
@@ -130,7 +130,12 @@ const sources = computed(() => {
   const all = new Map<string, HandoverView['sendList']>()
   handover.value?.sendList.forEach((line) => {
     const key = line.source ?? ''
-    all.set(key, [...(all.get(key) ?? []), line])
+    const own = all.get(key)
+    if (own) {
+      own.push(line)
+    } else {
+      all.set(key, [line])
+    }
   })
   return [...all]
 })
@@ -239,6 +244,10 @@ const sources = computed(() => {
   align-items: baseline;
   gap: 4px 18px;
   font-size: 13px;
+}
+/* painted by itself: what changes in one while one scrolls leaves the others as they are */
+section {
+  isolation: isolate;
 }
 .subnet {
   display: grid;

@@ -5,9 +5,11 @@ export interface Device {
   title: string
   model: string
   occupant: Partial<Occupant>
+  /** What is wrong with its address; empty where nothing is. */
+  wrong: string
+  /** The next free address of its subnet; of the first where it is in none. */
+  next?: string
 }
-
-type Network = DisplayView['network']
 
 /** All of them, controller by controller; one with several adapters stands once for each. */
 export function devicesOf({ network, controllers }: DisplayView): Device[] {
@@ -21,6 +23,20 @@ export function devicesOf({ network, controllers }: DisplayView): Device[] {
       byController.set(one.controller, [one])
     }
   })
+  const clashes = new Set(network.lines.flatMap((line) => line.clashes))
+  const free = new Map<string, string | undefined>()
+  // an address that is in two subnets belongs to the first
+  for (const line of [...network.lines].reverse()) {
+    line.occupants.forEach(({ address }) => free.set(address, line.free[0]))
+  }
+  const standing = ({ address }: Partial<Occupant>): Pick<Device, 'wrong' | 'next'> => {
+    if (!address || !free.has(address)) {
+      const wrong = address ? 'in no subnet' : 'no address'
+      return { wrong, next: network.lines[0]?.free[0] }
+    }
+    const wrong = clashes.has(address) ? 'another device has it too' : ''
+    return { wrong, next: free.get(address) }
+  }
   return controllers.flatMap((view) => {
     const { id, tag, name, settings } = view.controller
     const own = byController.get(id) ?? []
@@ -29,27 +45,7 @@ export function devicesOf({ network, controllers }: DisplayView): Device[] {
       title: occupant.title,
       model: view.modelTitle,
       occupant,
+      ...standing(occupant),
     }))
   })
-}
-
-function lineOf(network: Network, address?: string) {
-  return network.lines.find((line) => line.occupants.some((one) => one.address === address))
-}
-
-/** What is wrong with its address; nothing where nothing is. */
-export function wrongWith(network: Network, { address }: Partial<Occupant>): string {
-  if (!address) {
-    return 'no address'
-  }
-  const line = lineOf(network, address)
-  if (!line) {
-    return 'in no subnet'
-  }
-  return line.clashes.includes(address) ? 'another device has it too' : ''
-}
-
-/** The next free address of its subnet; of the first where it is in none. */
-export function firstFree(network: Network, { address }: Partial<Occupant>): string | undefined {
-  return (lineOf(network, address) ?? network.lines[0])?.free[0]
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DrawnIcon from '../../parts/DrawnIcon'
 import { mdiChevronDown, mdiChevronRight, mdiWifi } from '@mdi/js'
 import { computed } from 'vue'
 import type { ControllerView } from '../../api/types'
@@ -39,9 +40,7 @@ const used = computed(() => props.view.lanes.filter((lane) => lane.legs.length).
       :aria-expanded="!folded"
       @click="(event: MouseEvent) => emit('fold', event.altKey)"
     >
-      <svg viewBox="0 0 24 24" width="20" height="20" aria-hidden="true">
-        <path :d="folded ? mdiChevronRight : mdiChevronDown" fill="currentColor" />
-      </svg>
+      <DrawnIcon :path="folded ? mdiChevronRight : mdiChevronDown" :size="20" />
     </button>
     <h2>{{ view.controller.tag }} {{ view.controller.name }}</h2>
     <span class="quiet model">
@@ -49,7 +48,7 @@ const used = computed(() => props.view.lanes.filter((lane) => lane.legs.length).
       }}<template v-if="view.controller.settings.mode"
         >, {{ view.controller.settings.mode }}</template
       >
-      <v-icon v-if="view.wifi" :icon="mdiWifi" size="14" title="On the air" />
+      <span v-if="view.wifi" title="On the air"><DrawnIcon :path="mdiWifi" :size="14" /></span>
     </span>
     <StateMark :controller="view.controller.id" only-open />
     <MiniRibbon v-if="folded" :controller="view" :width="260" :most="most" class="mini" />

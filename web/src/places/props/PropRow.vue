@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DrawnIcon from '../../parts/DrawnIcon'
 import { mdiChevronDown, mdiChevronRight } from '@mdi/js'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
@@ -73,7 +74,7 @@ function brightness(piece: PieceView): number {
           :aria-expanded="opened"
           @click.stop="emit('toggle')"
         >
-          <v-icon :icon="opened ? mdiChevronDown : mdiChevronRight" size="16" />
+          <DrawnIcon :path="opened ? mdiChevronDown : mdiChevronRight" :size="16" />
         </button>
         <InPlaceText
           v-if="opened"

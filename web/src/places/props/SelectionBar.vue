@@ -22,9 +22,6 @@ const display = useDisplay()
 const patching = usePatching()
 const router = useRouter()
 const copies = ref(1)
-const zones = computed(() =>
-  display.view!.zones.map(({ id, name }) => ({ value: id, title: name })),
-)
 const types = computed(() =>
   display.view!.pixelTypes.map(({ id, name }) => ({ value: id, title: name })),
 )
@@ -125,7 +122,7 @@ async function remove() {
       <InPlaceChoice
         :value="zone"
         label="Zone"
-        :choices="zones"
+        :choices="display.zoneChoices"
         none="no zone"
         @change="(v) => change(said({ zone: v }))"
     /></span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DrawnIcon from '../../parts/DrawnIcon'
 import { mdiClose, mdiEyeOutline } from '@mdi/js'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -157,7 +158,7 @@ onMounted(guiding.learn)
           :data-read="guiding.read"
           @click="say(guiding.read)"
         >
-          <v-icon :icon="mdiEyeOutline" size="18" /> The stand-in says:
+          <DrawnIcon :path="mdiEyeOutline" :size="18" /> The stand-in says:
           <strong>{{ readWords }}</strong>
         </button>
         <form

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DrawnIcon from '../../parts/DrawnIcon'
 import { mdiMinus, mdiPlus } from '@mdi/js'
 import { halved } from '../../parts/halved'
 import { useLighting } from '../../state/lighting'
@@ -27,7 +28,7 @@ function whole() {
   <div v-if="lighting.kind === 'COUNT'" class="steps" data-test="steps">
     <button type="button" aria-label="Ten before" @click="step(-10)">−10</button>
     <button type="button" class="big" aria-label="The pixel before" @click="step(-1)">
-      <v-icon :icon="mdiMinus" />
+      <DrawnIcon :path="mdiMinus" />
     </button>
     <output class="number mono" aria-live="polite" data-test="number"
       >{{ lighting.from }}<small> of {{ most }}</small></output
@@ -39,7 +40,7 @@ function whole() {
       data-test="next"
       @click="step(1)"
     >
-      <v-icon :icon="mdiPlus" />
+      <DrawnIcon :path="mdiPlus" />
     </button>
     <button type="button" aria-label="Ten after" @click="step(10)">+10</button>
   </div>
