@@ -56,6 +56,7 @@ const { text, onInput, cancel, enter, leave } = useTyped(field, {
   min-width: 0;
   max-width: 100%;
   background: transparent;
+  text-overflow: ellipsis;
 }
 .text:hover,
 .text:focus {

@@ -345,8 +345,8 @@ function dropBefore(index: number): boolean {
         </template>
       </p>
       <p v-if="all.length === 0" class="quiet none">
-        No controllers yet. Choose a model in the catalogue on the right and add as many as there
-        are; the computer that sends goes into the list too.
+        No controllers yet. Choose a model in the catalogue and add as many as there are; the
+        computer that sends goes into the list too.
       </p>
       <div role="list" aria-label="Controllers in list order">
         <template v-for="(view, index) in shown" :key="view.controller.id">
@@ -397,6 +397,7 @@ function dropBefore(index: number): boolean {
     </div>
     <CataloguePanel
       v-show="roomForCatalogue || exchanging"
+      :class="{ asked: exchanging || all.length === 0 }"
       :catalogue="catalogue"
       :exchanging="exchanging ? display.controllerOf(exchanging) : undefined"
       @add="add"
@@ -446,13 +447,23 @@ function dropBefore(index: number): boolean {
 .none {
   padding: 4vh 0;
 }
-/* on a ladder one reads what is there, and places nothing */
+/* on a ladder one reads what is there: the catalogue comes when it is asked for */
 @media (width < 700px) {
+  .place {
+    flex-direction: column;
+  }
   .main {
     padding: 12px 12px 32px;
   }
   .place :deep(.catalogue) {
     display: none;
+  }
+  .place :deep(.catalogue.asked) {
+    display: flex;
+    width: auto;
+    max-height: 66%;
+    border-left: none;
+    border-top: 2px solid var(--copper);
   }
   .rules {
     margin-left: 0;

@@ -263,9 +263,15 @@ const readsAsText = computed(() => asText.value && shown.value !== undefined)
   .which {
     flex: none;
     grid-auto-flow: column;
+    grid-auto-columns: max-content;
     align-items: baseline;
     padding: 0 12px 6px;
     white-space: nowrap;
+  }
+  .which a {
+    max-width: 46vw;
+    overflow: hidden;
+    text-overflow: ellipsis;
   }
   .head {
     padding: 10px 12px 6px;

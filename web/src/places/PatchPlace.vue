@@ -251,7 +251,10 @@ useReveal(rows, show, go)
 
     <div v-if="controllers.length === 0" class="empty">
       <h2>No controller with ports yet</h2>
-      <p class="quiet">Open a display file that has some, from the display's menu above.</p>
+      <p class="quiet">
+        Place some in <router-link :to="{ name: 'controllers' }">Controllers</router-link>, or open
+        a display file from the menu of displays above.
+      </p>
     </div>
     <div
       ref="scroller"

@@ -88,7 +88,8 @@ function roomOf({ piece, port }: PieceView): number {
   return sectionRows(piece.sections, stripWidth.value) * row + PIECE_TITLE
 }
 function heightOf(view: PropView): number {
-  const closed = Math.max(30, view.pieces.length * 18 + 12)
+  // where there is no room for ribbons, a line is all there is
+  const closed = narrow.value ? 30 : Math.max(30, view.pieces.length * 18 + 12)
   return opened.value === view.prop.id
     ? closed + view.pieces.reduce((sum, piece) => sum + roomOf(piece), 10)
     : closed
@@ -316,8 +317,14 @@ const pixels = computed(() =>
   align-items: center;
   gap: 8px;
   padding: 8px 24px 0 12px;
+  white-space: nowrap;
+}
+.zonecell > strong {
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 .dot {
+  flex: none;
   width: 10px;
   height: 10px;
   border-radius: 5px;

@@ -284,9 +284,11 @@ async function settle() {
     padding: 2px 6px 6px;
   }
   .finder,
-  .pill,
-  .ground {
+  .pill {
     order: 2;
+  }
+  .name {
+    max-width: 36vw;
   }
   .finder {
     flex: 1 1 120px;

@@ -123,7 +123,7 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
           told="1 to 8 letters and digits, a letter first"
           @change="(tag) => put({ tag })"
       /></strong>
-      <strong
+      <strong class="named"
         ><InPlaceText
           :value="controller.name"
           :label="`Name of ${controller.tag}`"
@@ -374,5 +374,24 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
   flex: 1;
   min-width: 60px;
   font-style: italic;
+}
+/* a long name is cut before anything goes to a line of its own */
+@media (width >= 1000px) {
+  .first {
+    flex-wrap: nowrap;
+  }
+  .first > * {
+    flex: none;
+  }
+  .first > .named,
+  .first > .model {
+    flex: 0 1 auto;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .first > .model {
+    flex-shrink: 0.2;
+  }
 }
 </style>

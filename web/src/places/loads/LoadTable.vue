@@ -209,7 +209,7 @@ tr[data-port]:hover .port {
     border-bottom: 1px solid var(--line);
     padding: 4px 0;
   }
-  tr:not([data-port]):not([aria-hidden]),
+  tbody tr:not([data-port]):not([aria-hidden]),
   .opened {
     display: block;
   }

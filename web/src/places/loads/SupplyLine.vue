@@ -179,6 +179,10 @@ function show(key: string) {
   align-items: baseline;
   gap: 2px 12px;
 }
+.who > * {
+  min-width: 0;
+  max-width: 100%;
+}
 .who > :first-child {
   font-weight: 600;
 }

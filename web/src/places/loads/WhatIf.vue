@@ -85,7 +85,13 @@ watch(scope, () => props.trial.edit.value && tryIt())
   background: rgb(var(--v-theme-surface));
   border-left: 3px solid var(--copper);
 }
+.whatif > label {
+  min-width: 0;
+  max-width: 100%;
+}
 .whatif select {
+  max-width: 100%;
+  text-overflow: ellipsis;
   border-bottom: 1px dashed var(--copper);
 }
 .whatif option {

@@ -348,6 +348,10 @@ li {
   align-items: baseline;
   gap: 2px 12px;
 }
+.title > * {
+  min-width: 0;
+  max-width: 100%;
+}
 .inside {
   font-size: 12.5px;
 }

@@ -251,6 +251,7 @@ section {
 }
 .subnet {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 4px;
 }
 .own {

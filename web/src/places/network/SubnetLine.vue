@@ -97,6 +97,8 @@ interface Flag {
   bits: number
   x: number
   level: number
+  /** At the end of the row its name is before its pole. */
+  turned: boolean
 }
 const FLAG = 38
 /** Flags stand on as many levels as it takes that no two cover each other. */
@@ -113,10 +115,13 @@ const flags = computed(() =>
     const made: Flag[] = []
     for (const [bits, occupants] of [...byAddress].sort((a, b) => a[0] - b[0])) {
       const x = (bits - from + 0.5) * scale.value
-      let level = ends.findIndex((end) => end <= x)
+      const wide = FLAG * occupants.length
+      const turned = x + wide > props.width
+      const begin = turned ? x - wide : x
+      let level = ends.findIndex((end) => end <= begin)
       level = level < 0 ? ends.length : level
-      ends[level] = x + FLAG * occupants.length
-      made.push({ occupants, bits, x, level })
+      ends[level] = begin + wide
+      made.push({ occupants, bits, x, level, turned })
     }
     return { from, made, levels: Math.max(1, ends.length) }
   }),
@@ -189,6 +194,7 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
         v-for="flag in row.made"
         :key="flag.bits"
         class="flag"
+        :class="{ turned: flag.turned }"
         :style="{ left: `${flag.x}px`, top: `${(row.levels - 1 - flag.level) * 22}px` }"
       >
         <span class="pole" :style="{ height: `${flag.level * 22 + 26}px` }" />
@@ -350,16 +356,28 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
   cursor: grab;
   touch-action: none;
 }
+.turned {
+  transform: translateX(-100%);
+}
+.turned .pole {
+  left: auto;
+  right: -0.5px;
+}
+.turned .name {
+  border-left: none;
+  border-right: 2px solid rgb(var(--v-theme-on-surface));
+  border-radius: 3px 0 0 3px;
+}
 .name.lit {
   background: color-mix(in srgb, var(--copper) 30%, rgb(var(--v-theme-surface-variant)));
 }
 .name.clash {
-  border-left-color: rgb(var(--v-theme-error));
+  border-color: rgb(var(--v-theme-error));
   color: rgb(var(--v-theme-error));
   font-weight: 600;
 }
 .name.away {
-  border-left-style: dashed;
+  border-style: none dashed;
   background: none;
 }
 .ghost {

@@ -81,8 +81,10 @@ function setDhcp(text: string) {
     <span v-if="line.clashes.length" class="clash">
       ▲ {{ line.clashes.join(', ') }}: more than one device
     </span>
-    <v-spacer />
-    <v-btn size="small" @click="display.edit({ type: 'RemoveSubnet', subnet: line.subnet.id })"
+    <v-btn
+      size="small"
+      class="remove"
+      @click="display.edit({ type: 'RemoveSubnet', subnet: line.subnet.id })"
       >Remove</v-btn
     >
   </div>
@@ -96,8 +98,15 @@ function setDhcp(text: string) {
   gap: 4px 18px;
   font-size: 13px;
 }
+.title > * {
+  min-width: 0;
+  max-width: 100%;
+}
 .clash {
   color: rgb(var(--v-theme-error));
   font-weight: 500;
+}
+.remove {
+  margin-left: auto;
 }
 </style>

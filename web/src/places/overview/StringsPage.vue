@@ -326,6 +326,10 @@ const photo = (one: StringEvent) => `/api/displays/${display.view!.id}/progress/
 </template>
 
 <style scoped>
+.says {
+  min-width: 0;
+  max-width: 100%;
+}
 .strings {
   display: flex;
   flex-direction: column;

@@ -102,8 +102,9 @@ function patch({ pieces, loose }: StepFacts, driving: ControllerView[]): Step {
     part: arrangeable ? 'arrange' : undefined,
     done: pieces > 0 && loose === 0,
     text: list(
-      pieces > 0 && `${pieces - loose} of ${counted(pieces, 'piece')} hang on a port`,
-      arrangeable && `arrange the other ${loose} …`,
+      pieces > 0 &&
+        `${(pieces - loose).toLocaleString('en')} of ${counted(pieces, 'piece')} hang on a port`,
+      arrangeable && `arrange the other ${loose.toLocaleString('en')} …`,
       pieces === 0 && 'nothing to hang yet',
     ),
   }

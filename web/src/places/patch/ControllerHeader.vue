@@ -70,6 +70,10 @@ const used = computed(() => props.view.lanes.filter((lane) => lane.legs.length).
   overflow: hidden;
   white-space: nowrap;
 }
+.head > h2 {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
 .fold {
   display: grid;
   place-items: center;
