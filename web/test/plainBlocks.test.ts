@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import type { LaneView } from '../src/api/types'
-import { blocksOf } from '../src/ribbon/plainBlocks'
+import { pictureOf } from '../src/ribbon/plainBlocks'
 
 const lane = (legs: object[]) => ({ port: { kind: 'PIXEL' }, legs }) as unknown as LaneView
 const leg = (before: number, nullPixels: number, places: number, zone?: string) => ({
@@ -11,20 +11,18 @@ const leg = (before: number, nullPixels: number, places: number, zone?: string) 
 })
 
 it('each ribbon is a block where its pixels are, in the colour of its zone', () => {
-  const image = blocksOf(lane([leg(0, 2, 40, 'gate'), leg(42, 0, 10)]), 2, (zone) =>
+  const image = pictureOf(lane([leg(0, 2, 40, 'gate'), leg(42, 0, 10)]), 80, (zone) =>
     zone === 'gate' ? 'red' : 'grey',
   )
   expect(image).toBe(
-    'linear-gradient(90deg, transparent 0px 4px, ' +
-      'color-mix(in srgb, red 45%, transparent) 4px 83px, transparent 83px 84px, ' +
-      'color-mix(in srgb, grey 45%, transparent) 84px 103px, transparent 103px)',
+    'linear-gradient(90deg, transparent 0% 2.5%, ' +
+      'color-mix(in srgb, red 45%, transparent) 2.5% max(2.5% + 2px, 52.5% - 1px), ' +
+      'transparent max(2.5% + 2px, 52.5% - 1px) 52.5%, ' +
+      'color-mix(in srgb, grey 45%, transparent) 52.5% max(52.5% + 2px, 65% - 1px), ' +
+      'transparent max(52.5% + 2px, 65% - 1px))',
   )
 })
 
 it('nothing is drawn where nothing hangs', () => {
-  expect(blocksOf(lane([]), 2, () => 'red')).toBe('none')
-})
-
-it('what is too small to see has two pixels still', () => {
-  expect(blocksOf(lane([leg(0, 0, 1)]), 0.2, () => 'red')).toContain('0px 2px')
+  expect(pictureOf(lane([]), 80, () => 'red')).toBe('none')
 })

@@ -44,7 +44,8 @@ export class Flight {
   /** All that is in view is drawn anew, many times a second: as in a flight. */
   stirred(now: number): ReadonlySet<string> {
     this.moved(TOO_FAST, now)
-    if (this.flies(now)) {
+    // what is plain already is left as it is, and nobody hears of it anew
+    if (this.flies(now) && this.plain.size < this.here.size) {
       this.plain = new Set(this.here)
     }
     return this.plain

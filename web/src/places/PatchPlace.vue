@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref, watch, type Ref } from 'vue'
+import { computed, nextTick, onMounted, provide, ref, watch, watchEffect, type Ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { ControllerView, LaneView } from '../api/types'
 import { usedTold } from '../parts/blockTold'
@@ -16,6 +16,7 @@ import { usePatchKeys, type Cell } from './patch/keys'
 import { useFolding } from './patch/folding'
 import LegGlass from './patch/LegGlass.vue'
 import PieceTray from './patch/PieceTray.vue'
+import { SCALE } from './patch/scale'
 import PlainRow from './patch/PlainRow.vue'
 import { usePointedPixel } from './patch/pointedPixel'
 import PortLane from './patch/PortLane.vue'
@@ -80,8 +81,23 @@ const narrow = computed(() => width.value < NARROW)
 const meters = computed(() => (narrow.value ? 0 : METERS))
 const room = computed(() => Math.max(240, width.value - LABEL - meters.value - 24))
 const scale = computed(() => (room.value / most.value) * zoom.value)
+provide(SCALE, scale)
 const inner = computed(() =>
   Math.max(width.value, LABEL + meters.value + 24 + most.value * scale.value),
+)
+
+/** All rows, as large as they are: not of what is drawn, which zooming would draw anew each time. */
+const all = ref<HTMLElement>()
+watchEffect(
+  () => {
+    if (all.value) {
+      all.value.classList.toggle('wide', inner.value > width.value)
+      all.value.style.height = `${total.value}px`
+      all.value.style.width = `${inner.value}px`
+      all.value.style.setProperty('--wire', `${most.value * scale.value}px`)
+    }
+  },
+  { flush: 'post' },
 )
 
 const flight = useFlight(
@@ -263,11 +279,7 @@ useReveal(rows, show, go)
       aria-label="Ports and what hangs on them"
       @keydown="onKey"
     >
-      <div
-        class="all"
-        :class="{ wide: inner > width }"
-        :style="{ height: `${total}px`, width: `${inner}px` }"
-      >
+      <div ref="all" class="all">
         <div
           v-for="({ row, top }, i) in visible"
           :key="slots[i]"
@@ -275,7 +287,7 @@ useReveal(rows, show, go)
           :class="[row.kind, { over: row.kind === 'lane' && patching.isOver(row.lane) }]"
           :style="{ top: `${top}px`, height: `${row.height}px` }"
         >
-          <PlainRow v-if="isPlain(row)" :row="row" :scale="scale" />
+          <PlainRow v-if="isPlain(row)" :row="row" :far="most" />
           <ControllerHeader
             v-else-if="row.kind === 'head'"
             :view="row.view"
@@ -332,7 +344,6 @@ useReveal(rows, show, go)
     </div>
     <PieceTray
       v-if="!arranging"
-      :scale="scale"
       :over-tray="overTray"
       :click-is-meant="clickIsMeant"
       @press="press"

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { KEYS, keyOf } from '../../parts/keys'
-import { computed, ref } from 'vue'
+import { computed, inject, ref } from 'vue'
 import type { PieceView } from '../../api/types'
 import { useDisplay } from '../../state/display'
 import { usePatching } from '../../state/patching'
 import { fits } from '../../parts/matches'
 import { counted } from '../../parts/words'
 import { range } from '../../parts/range'
+import { SCALE } from './scale'
 
 /** Everything not yet patched, by zone. It goes away when it is empty. */
 const props = defineProps<{
-  scale: number
   overTray: boolean
   /** Whether the click that is being handled is more than the end of a drag. */
   clickIsMeant: () => boolean
@@ -21,6 +21,7 @@ const emit = defineEmits<{
   arrange: []
 }>()
 
+const scale = inject(SCALE)!
 const display = useDisplay()
 const patching = usePatching()
 const filter = ref('')
@@ -120,7 +121,7 @@ function onKey(event: KeyboardEvent) {
 function width(piece: PieceView): string {
   const name = Math.min(26, piece.title.length)
   const needed = 28 + 6.7 * (count(piece).length + name)
-  return `${Math.max(needed, Math.min(420, (piece.pixels || piece.channels) * props.scale))}px`
+  return `${Math.max(needed, Math.min(420, (piece.pixels || piece.channels) * scale.value))}px`
 }
 function count(piece: PieceView): string {
   return piece.pixels ? `${piece.pixels}` : `${piece.channels} ch`
