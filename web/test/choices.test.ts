@@ -19,6 +19,23 @@ describe('what a field may be set to', () => {
     expect(of.enclosureChoices.value).toEqual([{ value: 'b', title: 'Box 1' }])
   })
 
+  it('stays the very same while a step leaves it alone, and is another when it says another', () => {
+    const host = (tag: string) => ({ host: true, controller: { id: 'h', tag } })
+    const of = (tag: string) =>
+      ({
+        controllers: [host(tag)],
+        zones: [],
+        network: { enclosures: [] },
+      }) as unknown as DisplayView
+    const view = shallowRef(of('H1'))
+    const { hostChoices } = choicesOf(view)
+    const before = hostChoices.value
+    view.value = of('H1')
+    expect(hostChoices.value).toBe(before)
+    view.value = of('H2')
+    expect(hostChoices.value).toEqual([{ value: 'h', title: 'H2' }])
+  })
+
   it('is nothing while no display is open', () => {
     expect(choicesOf(shallowRef()).hostChoices.value).toEqual([])
   })

@@ -99,6 +99,17 @@ describe('what is in a display', () => {
     expect(of.wrongControllers.value).toEqual(new Set(['k1', 'k2', 'k3', 'k4', undefined]))
   })
 
+  it('has the very same zones and types after a step that left them alone', () => {
+    const at = shallowRef(view)
+    const all = indexesOf(at)
+    const types = all.pixelTypes.value
+    at.value = { ...view, version: 2, findings: [] }
+    expect(all.pixelTypes.value).toBe(types)
+    expect(all.zoneColour('roof')).toBe('var(--zone-1)')
+    at.value = { ...view, pixelTypes: [] }
+    expect(all.pixelTypes.value.size).toBe(0)
+  })
+
   it('is nothing while no display is open', () => {
     const none = indexesOf(shallowRef<DisplayView>())
     expect(none.lanes.value).toEqual([])

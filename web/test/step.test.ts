@@ -37,6 +37,16 @@ test('what a step does not tell is the very same', () => {
   }
 })
 
+test('settings, zones and pixel types are told with each step, and the very same where they say the same', () => {
+  const has = { settings: { stride: 1 }, zones: [{ id: 'z' }], pixelTypes: [{ id: 't' }] }
+  const before = { ...now, ...has } as unknown as DisplayView
+  const told = JSON.parse(JSON.stringify({ version: 5, controllers: [], props: [], ...has }))
+  const next = after(before, { ...told, zones: [{ id: 'y' }] }, () => undefined)
+  expect(next.settings).toBe(before.settings)
+  expect(next.pixelTypes).toBe(before.pixelTypes)
+  expect(next.zones).toEqual([{ id: 'y' }])
+})
+
 test('of network and power some entries of some lists are told', () => {
   const next = of({
     network: {

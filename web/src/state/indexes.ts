@@ -28,8 +28,8 @@ export function portKey(at: PortRef): string {
 /** Findings about the address of a device. */
 const ADDRESS = new Set(['same-address', 'outside-subnets', 'no-address', 'address-in-dhcp'])
 
-type Parts = Pick<DisplayView, 'controllers' | 'props' | 'findings'>
-const NONE: Parts = { controllers: [], props: [], findings: [] }
+type Parts = Pick<DisplayView, 'controllers' | 'props' | 'findings' | 'zones' | 'pixelTypes'>
+const NONE: Parts = { controllers: [], props: [], findings: [], zones: [], pixelTypes: [] }
 
 /** What hangs on a port, by piece. */
 export type HangingLeg = { lane: LaneView; leg: LegView; index: number }
@@ -42,6 +42,8 @@ export function indexesOf(view: Ref<DisplayView | undefined>) {
   const controllers = computed(() => view.value?.controllers ?? NONE.controllers)
   const props = computed(() => view.value?.props ?? NONE.props)
   const findings = computed(() => view.value?.findings ?? NONE.findings)
+  const zones = computed(() => view.value?.zones ?? NONE.zones)
+  const types = computed(() => view.value?.pixelTypes ?? NONE.pixelTypes)
   const lanes = computed(() => controllers.value.flatMap((c) => c.lanes))
   const ofControllers = keeping(() => controllers.value)
   const laneByPort = ofControllers(({ lanes }) =>
@@ -123,7 +125,7 @@ export function indexesOf(view: Ref<DisplayView | undefined>) {
     }
     return all
   })
-  const zoneIndex = computed(() => new Map(view.value?.zones.map((zone, i) => [zone.id, i])))
+  const zoneIndex = computed(() => new Map(zones.value.map((zone, i) => [zone.id, i])))
 
   const byId = computed(() => new Map(controllers.value.map((view) => [view.controller.id, view])))
   function controllerOf(id: string): ControllerView | undefined {
@@ -136,11 +138,11 @@ export function indexesOf(view: Ref<DisplayView | undefined>) {
   }
 
   const pixelTypes = computed(
-    () => new Map<string, PixelType>(view.value?.pixelTypes.map((type) => [type.id, type])),
+    () => new Map<string, PixelType>(types.value.map((type) => [type.id, type])),
   )
 
   function zoneName(zone?: string): string {
-    return view.value?.zones.find((one) => one.id === zone)?.name ?? ''
+    return zones.value.find((one) => one.id === zone)?.name ?? ''
   }
 
   return {

@@ -41,9 +41,12 @@ export function put<T>(
   return list
 }
 
+/** The first, where the second says the same: what is made of it is not made anew. */
+export function sameIfEqual<T>(before: T, now: T): T {
+  return JSON.stringify(before) === JSON.stringify(now) ? before : now
+}
+
 /** The second list, with the very entries of the first where they stand in the same place and say the same. */
 export function sameWhereEqual<T>(before: readonly T[], now: readonly T[]): T[] {
-  return now.map((entry, place) =>
-    JSON.stringify(before[place]) === JSON.stringify(entry) ? before[place] : entry,
-  )
+  return now.map((entry, place) => sameIfEqual(before[place], entry))
 }

@@ -1,5 +1,5 @@
 import type { ControllerView, Delta, DisplayView } from '../api/types'
-import { merge, put, sameWhereEqual } from './merge'
+import { merge, put, sameIfEqual, sameWhereEqual } from './merge'
 
 type ControllerOf = (id: string) => ControllerView | undefined
 
@@ -47,9 +47,9 @@ export function after(now: DisplayView, delta: Delta, controllerOf: ControllerOf
     ...now,
     version: delta.version,
     name: delta.name,
-    settings: delta.settings,
-    pixelTypes: delta.pixelTypes,
-    zones: delta.zones,
+    settings: sameIfEqual(now.settings, delta.settings),
+    pixelTypes: sameIfEqual(now.pixelTypes, delta.pixelTypes),
+    zones: sameIfEqual(now.zones, delta.zones),
     network: networkAfter(now.network, delta.network),
     power: powerAfter(now.power, delta.power),
     controllers: merge(
