@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import PlaceLooks from '../parts/PlaceLooks.vue'
+import { useWidth } from '../parts/useWidth'
 import ControllerTable from './overview/ControllerTable.vue'
 import { stepsOf } from './overview/steps'
 import StringsPage from './overview/StringsPage.vue'
@@ -20,6 +21,9 @@ const LOOKS = [
 ]
 const strings = computed(() => props.part?.startsWith('strings'))
 const zone = computed(() => /^strings-(.+)$/.exec(props.part ?? '')?.[1])
+
+const page = ref<HTMLElement>()
+const room = useWidth(page)
 
 const display = useDisplay()
 const handover = useHandover()
@@ -68,7 +72,7 @@ const steps = computed(() =>
 </script>
 
 <template>
-  <div class="overview">
+  <div ref="page" class="overview">
     <PlaceLooks
       :title="display.view!.name"
       label="Ways to look at the display"
@@ -132,7 +136,7 @@ const steps = computed(() =>
       </div>
       <div v-else class="beside">
         <ZoneStrip class="zones" />
-        <ControllerTable :controllers="controllers" />
+        <ControllerTable :room="room" :controllers="controllers" />
       </div>
     </div>
   </div>
@@ -161,12 +165,13 @@ const steps = computed(() =>
 .whatIsLeft {
   padding: 12px 24px 40px;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
 }
 .steps {
   list-style: none;
   display: grid;
-  grid-template-columns: repeat(7, 1fr);
+  grid-template-columns: repeat(7, minmax(0, 1fr));
   gap: 0;
   border: 1px solid var(--line);
   border-radius: 6px;
@@ -178,7 +183,7 @@ const steps = computed(() =>
   gap: 2px;
   width: 100%;
   height: 100%;
-  padding: 10px 16px;
+  padding: 10px 12px;
   font-size: 13px;
   color: inherit;
   text-align: left;

@@ -17,7 +17,15 @@ import { cellsOf } from '../loads/loadColumns'
 import { capacityLeft, seenRight } from './progress'
 
 /** Every controller: what hangs on it, what is free, what is given and seen right. */
-defineProps<{ controllers: ControllerView[] }>()
+const props = defineProps<{
+  controllers: ControllerView[]
+  /** Of the place that it stands in (px). */
+  room: number
+}>()
+/** Ports are drawn as wide as the other columns leave room (px). */
+const bars = computed(() =>
+  props.room < 700 ? 290 : Math.min(290, Math.max(110, props.room - 740)),
+)
 
 /** So many at most are all drawn. */
 const SHORT = 15
@@ -98,7 +106,7 @@ function worst(view: ControllerView) {
         </td>
         <template v-if="!view.host">
           <td>
-            <MiniRibbon :controller="view" :width="290" :most="most" />
+            <MiniRibbon :controller="view" :width="bars" :most="most" />
           </td>
           <td class="mono">
             <template v-if="view.block.channels">
