@@ -4,6 +4,7 @@ import type { AddressLine, Occupant, Present } from '../../api/types'
 import { KEYS, keyOf } from '../../parts/keys'
 import NearOnly from '../../parts/NearOnly.vue'
 import { followPointer } from '../../parts/followPointer'
+import { flagsOf } from './flags'
 import { addressOf, bitsOf } from './ip'
 import { PRESENCE } from './presence'
 
@@ -92,38 +93,13 @@ function inRow(from: number, bits: number) {
   return bits >= from && bits < from + places.value
 }
 
-interface Flag {
-  occupants: Occupant[]
-  bits: number
-  x: number
-  level: number
-  /** At the end of the row its name is before its pole. */
-  turned: boolean
-}
-const FLAG = 38
 /** Flags stand on as many levels as it takes that no two cover each other. */
 const flags = computed(() =>
   rows.value.map((from) => {
-    const byAddress = new Map<number, Occupant[]>()
-    ;[...props.line.occupants, ...strangers.value]
-      .filter((one) => inRow(from, bitsOf(one.address)))
-      .forEach((one) => {
-        const bits = bitsOf(one.address)
-        byAddress.set(bits, [...(byAddress.get(bits) ?? []), one])
-      })
-    const ends: number[] = []
-    const made: Flag[] = []
-    for (const [bits, occupants] of [...byAddress].sort((a, b) => a[0] - b[0])) {
-      const x = (bits - from + 0.5) * scale.value
-      const wide = FLAG * occupants.length
-      const turned = x + wide > props.width
-      const begin = turned ? x - wide : x
-      let level = ends.findIndex((end) => end <= begin)
-      level = level < 0 ? ends.length : level
-      ends[level] = begin + wide
-      made.push({ occupants, bits, x, level, turned })
-    }
-    return { from, made, levels: Math.max(1, ends.length) }
+    const here = [...props.line.occupants, ...strangers.value].filter((one) =>
+      inRow(from, bitsOf(one.address)),
+    )
+    return { from, ...flagsOf(here, from, scale.value, props.width) }
   }),
 )
 function tagOf(one: Occupant): string {

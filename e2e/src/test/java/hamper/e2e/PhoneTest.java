@@ -1,0 +1,95 @@
+package hamper.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.options.RequestOptions;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * On a ladder, with names as long as they may be: nothing has to be looked for beside the screen.
+ */
+class PhoneTest {
+  private static final Path DEMO =
+      Path.of("../server/src/main/resources/hamper/demo/saltmarsh-quay.hamper.json");
+  private static final Pattern NAME = Pattern.compile("\"name\"\\s*:\\s*\"([^\"]*)\"");
+  private static final String MORE =
+      " of the long northern balustrade beside the harbour master's lodge";
+  private static final int LONGEST = 64;
+
+  /** What slides sideways within the place, but for the strip of sheets and the line of entry. */
+  private static final String SLIDES =
+      "() => [...document.querySelectorAll('main, main *')]"
+          + ".filter((e) => e.scrollWidth > e.clientWidth + 2"
+          + " && /auto|scroll/.test(getComputedStyle(e).overflowX)"
+          + " && e.tagName !== 'TEXTAREA' && !e.matches('.which, .lanes'))"
+          + ".map((e) => `${e.className || e.tagName} ${e.scrollWidth} of ${e.clientWidth}`)";
+
+  @TempDir Path data;
+
+  @Test
+  void noPlaceSlidesSideways() throws Exception {
+    try (Program program = Program.empty(data);
+        Window window = new Window(program.url)) {
+      window.page.setViewportSize(390, 844);
+      empty(window);
+      APIResponse listed =
+          window
+              .page
+              .request()
+              .post(
+                  program.url + "/api/displays/import",
+                  RequestOptions.create()
+                      .setHeader("content-type", "application/octet-stream")
+                      .setData(withLongNames()));
+      String id = listed.text().replaceAll("(?s).*\"id\":\"([^\"]+)\".*", "$1");
+      window.page.navigate(program.url + "/#/d/" + id + "/overview");
+      window.opened();
+      for (String place :
+          List.of(
+              "Overview",
+              "Network",
+              "Controllers",
+              "Props",
+              "Patch",
+              "Addresses",
+              "Loads",
+              "Handover",
+              "Paper")) {
+        window.go(place);
+        window.page.waitForTimeout(400);
+        assertThat((List<?>) window.page.evaluate(SLIDES)).as(place).isEmpty();
+      }
+      window.noErrors();
+    }
+  }
+
+  /**
+   * Where there is no controller yet, the catalogue stands below; what is empty says where to go.
+   */
+  private static void empty(Window window) {
+    window.page.getByLabel("Name of the display").fill("Empty");
+    window.page.keyboard().press("Enter");
+    window.page.getByTestId("display-menu").getByText("Empty").waitFor();
+    window.go("Patch");
+    window.page.locator(".empty a").click();
+    window.page.locator("[data-model]").first().click();
+    window.page.getByTestId("add-model").click();
+    window.page.locator("[data-row]").first().waitFor();
+  }
+
+  private static String withLongNames() throws Exception {
+    return NAME.matcher(Files.readString(DEMO))
+        .replaceAll(
+            found -> {
+              String name = (found.group(1) + MORE).substring(0, LONGEST);
+              return Matcher.quoteReplacement("\"name\": \"" + name + "\"");
+            });
+  }
+}
