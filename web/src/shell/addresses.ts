@@ -29,7 +29,8 @@ export function useAddresses() {
   watch(
     () => route.params.display as string | undefined,
     (id) => {
-      if (id && display.view && id !== display.view.id) {
+      // also where none is open yet: another window may have made the first
+      if (id && display.started && id !== display.view?.id) {
         void display.open(id)
       }
     },

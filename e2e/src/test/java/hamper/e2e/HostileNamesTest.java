@@ -3,7 +3,7 @@ package hamper.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.options.RequestOptions;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Iterator;
@@ -34,15 +34,7 @@ class HostileNamesTest {
   void namesAreShownAsTextInEveryPlace() throws Exception {
     try (Program program = Program.empty(data);
         Window window = new Window(program.url)) {
-      window
-          .page
-          .request()
-          .post(
-              program.url + "/api/displays/import",
-              RequestOptions.create()
-                  .setHeader("content-type", "application/octet-stream")
-                  .setData(hostile()));
-      window.page.reload();
+      window.openFile(program.url, hostile().getBytes(StandardCharsets.UTF_8));
       assertThat(window.page.getByTestId("display-menu")).containsText("0 <img src=x");
       for (String place :
           List.of("Overview", "Network", "Controllers", "Props", "Patch", "Loads", "Handover")) {

@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.options.RequestOptions;
 import hamper.display.Plan;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
@@ -49,16 +48,7 @@ class ManyStringsTest extends DemoCase {
   void noPlaceHasMoreInThePageThanCanBeSeenAndScrolledThroughWhatIsThereComes() {
     Plan plan = LargeDisplays.of(CatalogueFiles.shipped(), 50, 5_000, 10, 1);
     assertThat(plan.display().props()).hasSize(STRINGS);
-    String answer =
-        page.request()
-            .post(
-                program.url + "/api/displays/import",
-                RequestOptions.create()
-                    .setHeader("content-type", "application/octet-stream")
-                    .setData(DisplayFile.write(plan.display())))
-            .text();
-    String id = answer.replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
-    page.navigate(program.url + "/#/d/" + id + "/overview");
+    String id = window.openFile(program.url, DisplayFile.write(plan.display()));
     assertThat(page.getByTestId("display-menu")).containsText("Large");
     int controllers = plan.display().controllers().size();
     List<String> wrong = new ArrayList<>();

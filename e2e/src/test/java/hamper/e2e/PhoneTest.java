@@ -2,8 +2,7 @@ package hamper.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.APIResponse;
-import com.microsoft.playwright.options.RequestOptions;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -31,6 +30,10 @@ class PhoneTest {
           + " && e.tagName !== 'TEXTAREA' && !e.matches('.which, .lanes'))"
           + ".map((e) => `${e.className || e.tagName} ${e.scrollWidth} of ${e.clientWidth}`)";
 
+  private static final String PLACES =
+      "overview overview/strings network network/who controllers props patch addresses loads"
+          + " loads/supplies handover paper trial trial/check";
+
   @TempDir Path data;
 
   @Test
@@ -39,30 +42,11 @@ class PhoneTest {
         Window window = new Window(program.url)) {
       window.page.setViewportSize(390, 844);
       empty(window);
-      APIResponse listed =
-          window
-              .page
-              .request()
-              .post(
-                  program.url + "/api/displays/import",
-                  RequestOptions.create()
-                      .setHeader("content-type", "application/octet-stream")
-                      .setData(withLongNames()));
-      String id = listed.text().replaceAll("(?s).*\"id\":\"([^\"]+)\".*", "$1");
-      window.page.navigate(program.url + "/#/d/" + id + "/overview");
+      window.openFile(program.url, withLongNames().getBytes(StandardCharsets.UTF_8));
       window.opened();
-      for (String place :
-          List.of(
-              "Overview",
-              "Network",
-              "Controllers",
-              "Props",
-              "Patch",
-              "Addresses",
-              "Loads",
-              "Handover",
-              "Paper")) {
-        window.go(place);
+      for (String place : PLACES.split(" ")) {
+        String address = window.page.url().replaceAll("(/d/[^/]+/).*", "$1" + place);
+        window.page.navigate(address);
         window.page.waitForTimeout(400);
         assertThat((List<?>) window.page.evaluate(SLIDES)).as(place).isEmpty();
       }

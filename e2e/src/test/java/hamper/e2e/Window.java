@@ -10,6 +10,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ReducedMotion;
+import com.microsoft.playwright.options.RequestOptions;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -50,6 +51,21 @@ final class Window implements AutoCloseable {
     tab.onPageError(errors::add);
     tab.navigate(url);
     return tab;
+  }
+
+  /** Opens a display of a file; answers its id. */
+  String openFile(String url, byte[] file) {
+    String answer =
+        page.request()
+            .post(
+                url + "/api/displays/import",
+                RequestOptions.create()
+                    .setHeader("content-type", "application/octet-stream")
+                    .setData(file))
+            .text();
+    String id = answer.replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
+    page.navigate(url + "/#/d/" + id + "/overview");
+    return id;
   }
 
   void go(String place) {
