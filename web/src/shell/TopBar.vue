@@ -287,8 +287,14 @@ async function settle() {
   .pill {
     order: 2;
   }
+  /* it has what the signs beside it leave */
   .name {
-    max-width: 36vw;
+    flex: 1 1 100px;
+    max-width: none;
+    justify-content: flex-start;
+  }
+  .bar > .v-spacer {
+    display: none;
   }
   .finder {
     flex: 1 1 120px;
