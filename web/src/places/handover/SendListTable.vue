@@ -108,7 +108,8 @@ td {
   td::before {
     content: attr(data-head);
     display: block;
-    font: 11px/14px var(--sans, sans-serif);
+    font-size: 11px;
+    line-height: 14px;
     color: var(--quiet);
   }
 }

@@ -353,8 +353,11 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
   font-weight: 600;
 }
 .name.away {
-  border-style: none dashed;
+  border-left-style: dashed;
   background: none;
+}
+.turned .name.away {
+  border-style: none dashed none none;
 }
 .ghost {
   position: absolute;
