@@ -8,6 +8,18 @@ import { PROTOCOLS } from '../../parts/words'
 /** What the sources have to be told: which universes or bytes go to which address. */
 const props = defineProps<{ lines: SendLine[] }>()
 
+/** Above the columns, and on a phone above each value. */
+const HEADS = {
+  source: 'Source',
+  to: 'To',
+  protocol: 'Protocol',
+  destination: 'Destination',
+  carries: 'Universes or bytes',
+  size: 'Size',
+  priority: 'Priority',
+  sync: 'Sync',
+  from: 'From display channel',
+}
 /** As high as a row is (px). */
 const ROW = 35
 const blocks = computed(() => blocksOf(props.lines, 20, 10))
@@ -17,15 +29,7 @@ const blocks = computed(() => blocksOf(props.lines, 20, 10))
   <table class="lines" data-test="send-list">
     <thead>
       <tr>
-        <th>Source</th>
-        <th>To</th>
-        <th>Protocol</th>
-        <th>Destination</th>
-        <th>Universes or bytes</th>
-        <th>Size</th>
-        <th>Priority</th>
-        <th>Sync</th>
-        <th>From display channel</th>
+        <th v-for="head in HEADS" :key="head">{{ head }}</th>
       </tr>
     </thead>
     <NearOnly
@@ -36,15 +40,15 @@ const blocks = computed(() => blocksOf(props.lines, 20, 10))
       :always="block.always"
     >
       <tr v-for="(line, i) in block.rows" :key="i">
-        <td data-head="Source">{{ line.source ?? '–' }}</td>
-        <td data-head="To">
+        <td :data-head="HEADS.source">{{ line.source ?? '–' }}</td>
+        <td :data-head="HEADS.to">
           <strong>{{ line.controller }}</strong>
         </td>
-        <td data-head="Protocol">
+        <td :data-head="HEADS.protocol">
           {{ PROTOCOLS[line.protocol] }}, {{ line.transport.toLowerCase() }}
         </td>
-        <td data-head="Destination" class="mono">{{ line.destination }}</td>
-        <td data-head="Universes or bytes" class="mono">
+        <td :data-head="HEADS.destination" class="mono">{{ line.destination }}</td>
+        <td :data-head="HEADS.carries" class="mono">
           <template v-if="line.firstUniverse !== undefined">
             {{
               line.universes > 1
@@ -54,12 +58,12 @@ const blocks = computed(() => blocksOf(props.lines, 20, 10))
           </template>
           <template v-else>bytes {{ line.offset }} – {{ line.offset! + line.size - 1 }}</template>
         </td>
-        <td data-head="Size" class="mono">
+        <td :data-head="HEADS.size" class="mono">
           {{ line.size }}{{ line.fullUniverses ? ', full' : '' }}
         </td>
-        <td data-head="Priority" class="mono">{{ line.priority ?? '–' }}</td>
-        <td data-head="Sync" class="mono">{{ line.synchronization ?? '–' }}</td>
-        <td data-head="From display channel" class="mono">{{ line.displayStart }}</td>
+        <td :data-head="HEADS.priority" class="mono">{{ line.priority ?? '–' }}</td>
+        <td :data-head="HEADS.sync" class="mono">{{ line.synchronization ?? '–' }}</td>
+        <td :data-head="HEADS.from" class="mono">{{ line.displayStart }}</td>
       </tr>
     </NearOnly>
   </table>
