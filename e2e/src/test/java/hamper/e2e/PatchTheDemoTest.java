@@ -250,8 +250,6 @@ class PatchTheDemoTest extends DemoCase {
   private void drag(Piece piece, Hung port) {
     Locator lane = window.lane(port.key());
     reach(lane);
-    // what flew by is drawn whole a moment later, by other elements
-    lane.and(page.locator(".lane")).waitFor();
     Locator what = inTray(piece);
     BoundingBox from = what.boundingBox();
     page.mouse().move(from.x + Math.min(12, from.width / 2), from.y + from.height / 2);
@@ -279,6 +277,7 @@ class PatchTheDemoTest extends DemoCase {
     }
     if (turned) {
       act("turns of the wheel over ports");
+      window.lanesAreStill();
     }
   }
 

@@ -105,9 +105,28 @@ final class Window implements AutoCloseable {
     page.mouse().move(from.x + Math.min(12, from.width / 2), from.y + from.height / 2);
     page.mouse().down();
     lane.scrollIntoViewIfNeeded();
+    lanesAreStill();
     BoundingBox to = lane.locator("[data-wire]").boundingBox();
     page.mouse().move(to.x + right - 4, to.y + to.height / 2 - 2);
     page.mouse().move(to.x + right, to.y + to.height / 2);
+  }
+
+  /**
+   * Waits until lanes stand where they are measured: a busy machine scrolls on after the wheel, and
+   * what flew by is drawn whole a moment later, by other elements.
+   */
+  void lanesAreStill() {
+    page.waitForFunction(
+        """
+        () => {
+          const lanes = document.querySelector('.lanes')
+          const still = lanes.scrollTop === window.lanesWere && !lanes.querySelector('.plain')
+          window.lanesWere = lanes.scrollTop
+          return still
+        }
+        """,
+        null,
+        new Page.WaitForFunctionOptions().setPollingInterval(60));
   }
 
   /** Drags something onto a lane, and waits until the edit has come back. */
