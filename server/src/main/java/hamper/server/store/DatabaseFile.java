@@ -231,10 +231,13 @@ final class DatabaseFile {
     }
     JdbcConnectionPool pool =
         JdbcConnectionPool.create(
-            setting.url(folder.path().resolve(NEXT.replace(".mv.db", ""))), OpenDatabase.USER, "");
+            setting.draftUrl(folder.path().resolve(NEXT.replace(".mv.db", ""))),
+            OpenDatabase.USER,
+            "");
     try (Connection connection = pool.getConnection();
         Statement statement = connection.createStatement()) {
       work.accept(pool);
+      statement.execute("checkpoint sync"); // fails where the disk is full; closing may not
       statement.execute("shutdown");
     } catch (SQLException e) {
       throw new StoreException(StoreTrouble.sentence(next, e), e);
