@@ -21,6 +21,7 @@ import hamper.display.Zone;
 import hamper.edit.HangPieces;
 import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
+import hamper.samples.Trial;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -36,6 +37,10 @@ import org.junit.jupiter.api.Test;
  * What is wished of a patch beside what must hold: each wish by itself, on plans of a few props.
  */
 class WishesTest {
+
+  /** Moments of one search at which it is stopped, at least. */
+  private static final int STOPS = Trial.size(6, 1_000);
+
   private static final String SMALL = "ostrand-twelve";
   private static final String BANKS = "velmo-reach-32";
 
@@ -240,7 +245,7 @@ class WishesTest {
             });
     assertThat(asked[0]).isGreaterThan(3);
     assertThat(whole.stopped()).isFalse();
-    for (int stop = 0; stop < asked[0]; stop++) {
+    for (int stop = 0; stop < asked[0]; stop += Math.max(1, asked[0] / STOPS)) {
       int last = stop;
       int[] steps = {0};
       Proposal stopped =

@@ -206,7 +206,7 @@ class LocatorTest {
                   .distinct()
                   .count());
       Locator locator = new Locator(facts);
-      for (int i = 0; i < 20 && !grid.rows().isEmpty(); i++) {
+      for (int i = 0; i < 5 && !grid.rows().isEmpty(); i++) {
         AddressGrid.Row row = grid.rows().get(random.nextInt(grid.rows().size()));
         for (Locator.Slot slot : locator.slotsOf(row)) {
           boolean universes =
