@@ -1,12 +1,10 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, provide, ref, watch, watchEffect, type Ref } from 'vue'
+import { computed, nextTick, onMounted, ref, watch, watchEffect, type Ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { ControllerView, LaneView } from '../api/types'
 import { usedTold } from '../parts/blockTold'
 import AddressRuler from '../ribbon/AddressRuler.vue'
-import { farthest } from '../ribbon/geometry'
 import { portKey, useDisplay } from '../state/display'
-import { useHandover } from '../state/handover'
 import { isAcross, usePatching } from '../state/patching'
 import ArrangePanel from './patch/ArrangePanel.vue'
 import BankHeading from './patch/BankHeading.vue'
@@ -16,8 +14,10 @@ import { usePatchKeys, type Cell } from './patch/keys'
 import { useFolding } from './patch/folding'
 import LegGlass from './patch/LegGlass.vue'
 import PieceTray from './patch/PieceTray.vue'
-import { SCALE } from './patch/scale'
+import { LABEL, useLens } from './patch/scale'
+import PatchTools from './patch/PatchTools.vue'
 import PlainRow from './patch/PlainRow.vue'
+import PlainWires from './patch/PlainWires.vue'
 import { usePointedPixel } from './patch/pointedPixel'
 import PortLane from './patch/PortLane.vue'
 import { useReveal } from './patch/reveal'
@@ -25,12 +25,7 @@ import { keepingRows, type Row } from './patch/rows'
 import { useFlight } from '../parts/flight'
 import { useSlots } from '../parts/slots'
 import { useWindowing } from '../parts/windowing'
-import { counted } from '../parts/words'
 
-const LABEL = 86
-/** Beside the wire; on a phone only the wire is read. */
-const METERS = 284
-const NARROW = 600
 /** The piece that the address opens. */
 const props = defineProps<{ piece?: string }>()
 
@@ -43,9 +38,7 @@ const arranging = computed(() => {
 const display = useDisplay()
 const router = useRouter()
 const patching = usePatching()
-const handover = useHandover()
 const scroller = ref<HTMLElement>()
-const zoom = ref(1)
 const onlyUsed = ref(false)
 
 /** A host's free lines only matter while there is something to hang on one. */
@@ -76,40 +69,43 @@ const rows: Ref<Row[]> = computed(() => {
 const { visible, total, width, show } = useWindowing(scroller, rows, (step) => flight.moved(step))
 const glassWidth = computed(() => Math.max(1, width.value - LABEL - 24))
 
-const most = computed(() => farthest(display.view!.controllers))
-const narrow = computed(() => width.value < NARROW)
-const meters = computed(() => (narrow.value ? 0 : METERS))
-const room = computed(() => Math.max(240, width.value - LABEL - meters.value - 24))
-const scale = computed(() => (room.value / most.value) * zoom.value)
-provide(SCALE, scale)
-const inner = computed(() =>
-  Math.max(width.value, LABEL + meters.value + 24 + most.value * scale.value),
-)
-
-/** All rows, as large as they are: not of what is drawn, which zooming would draw anew each time. */
-const all = ref<HTMLElement>()
-watchEffect(
-  () => {
-    if (all.value) {
-      all.value.classList.toggle('wide', inner.value > width.value)
-      all.value.style.height = `${total.value}px`
-      all.value.style.width = `${inner.value}px`
-      all.value.style.setProperty('--wire', `${most.value * scale.value}px`)
-    }
-  },
-  { flush: 'post' },
-)
+const { most, narrow, meters, room, scale, wire, inner } = useLens(width)
 
 const flight = useFlight(
   computed(() => visible.value.map((one) => one.row.key)),
   scale,
 )
+/**
+ * All rows, as large as they are: not of what is drawn, which zooming would draw anew each time. As
+ * wide as that only once it stands: each row would be laid out anew.
+ */
+const all = ref<HTMLElement>()
+watchEffect(
+  () => {
+    if (all.value) {
+      all.value.style.height = `${total.value}px`
+    }
+    if (all.value && flight.plain.value.size === 0) {
+      all.value.classList.toggle('wide', inner.value > width.value)
+      all.value.style.width = `${inner.value}px`
+    }
+  },
+  { flush: 'post' },
+)
+
 const isPlain = (row: Row) => row.kind !== 'glass' && flight.plain.value.has(row.key)
 /** Lanes, rulers and what is plain keep nothing of their own: their elements may be used again. */
 const slotsOf = useSlots<Row>((row) =>
   isPlain(row) ? 'plain' : row.kind === 'lane' || row.kind === 'ruler' ? row.kind : undefined,
 )
 const slots = computed(() => slotsOf(visible.value.map((one) => one.row)))
+const plainWires = computed(() =>
+  visible.value.flatMap(({ row, top }, i) =>
+    row.kind === 'lane' && isPlain(row)
+      ? { key: slots.value[i], top, height: row.height, lane: row.lane }
+      : [],
+  ),
+)
 
 const shownLanes = computed(() => {
   const lanes: LaneView[] = []
@@ -230,40 +226,14 @@ useReveal(rows, show, go)
 
 <template>
   <div class="patch" @dragstart.prevent @mousemove="pixel.point" @mouseleave="pixel.forget">
-    <div class="tools">
-      <h1>Patch</h1>
-      <span class="quiet">
-        {{ display.legs.size.toLocaleString('en') }} of
-        {{ display.pieces.size.toLocaleString('en') }} pieces hang ·
-        {{ counted(shownLanes.length, 'port') }}
-      </span>
-      <span v-if="pixel.told.value" class="mono very" data-test="very-pixel">{{
-        pixel.told.value
-      }}</span>
-      <v-btn
-        v-if="handover.shadows"
-        size="small"
-        title="Under each ribbon lies where it hung then"
-        data-test="no-shadows"
-        @click="handover.showShadows()"
-        >Shadows of {{ handover.shadows.name }} ×</v-btn
-      >
-      <v-spacer />
-      <v-btn
-        v-if="controllers.length > 1"
-        size="small"
-        title="A click on a controller with Alt folds all others"
-        data-test="fold-all"
-        @click="foldAll"
-        >{{ allFolded ? 'Unfold all' : 'Fold all' }}</v-btn
-      >
-      <label class="check"><input v-model="onlyUsed" type="checkbox" /> only ports in use</label>
-      <label class="zoom">
-        zoom
-        <input v-model.number="zoom" type="range" min="1" max="8" step="0.25" aria-label="Zoom" />
-      </label>
-      <v-btn size="small" :disabled="zoom === 1" @click="zoom = 1">Fit</v-btn>
-    </div>
+    <PatchTools
+      v-model:only-used="onlyUsed"
+      :ports="shownLanes.length"
+      :pixel="pixel.told.value"
+      :folds="controllers.length > 1"
+      :all-folded="allFolded"
+      @fold-all="foldAll"
+    />
 
     <div v-if="controllers.length === 0" class="empty">
       <h2>No controller with ports yet</h2>
@@ -285,9 +255,9 @@ useReveal(rows, show, go)
           :key="slots[i]"
           class="row"
           :class="[row.kind, { over: row.kind === 'lane' && patching.isOver(row.lane) }]"
-          :style="{ top: `${top}px`, height: `${row.height}px` }"
+          :style="`top: ${top}px; height: ${row.height}px`"
         >
-          <PlainRow v-if="isPlain(row)" :row="row" :far="most" />
+          <PlainRow v-if="isPlain(row)" :row="row" />
           <ControllerHeader
             v-else-if="row.kind === 'head'"
             :view="row.view"
@@ -301,7 +271,7 @@ useReveal(rows, show, go)
             v-else-if="row.kind === 'lane'"
             :lane="row.lane"
             :scale="scale"
-            :room="Math.max(room, most * scale)"
+            :room="Math.max(room, wire)"
             :narrow="narrow"
             :active="activeIn(row.lane)"
             @press="press"
@@ -340,6 +310,7 @@ useReveal(rows, show, go)
             </div>
           </div>
         </div>
+        <PlainWires :wires="plainWires" :far="most" />
       </div>
     </div>
     <PieceTray
@@ -374,27 +345,6 @@ useReveal(rows, show, go)
   height: 100%;
   display: flex;
   flex-direction: column;
-}
-.tools {
-  display: flex;
-  align-items: center;
-  gap: 14px;
-  padding: 8px 16px;
-  flex: none;
-  font-size: 13px;
-}
-.zoom,
-.check {
-  display: flex;
-  align-items: center;
-  gap: 6px;
-}
-.zoom input {
-  width: 110px;
-  accent-color: var(--copper);
-}
-.check input {
-  accent-color: var(--copper);
 }
 .lanes {
   flex: 1;
@@ -447,18 +397,5 @@ useReveal(rows, show, go)
   border-radius: 3px;
   border: 1px dashed var(--copper);
   background: rgb(var(--v-theme-surface));
-}
-@media (width < 700px) {
-  .tools {
-    flex-wrap: wrap;
-    gap: 4px 12px;
-    padding: 6px 12px;
-  }
-}
-.very {
-  overflow: hidden;
-  font-size: 12px;
-  white-space: nowrap;
-  text-overflow: ellipsis;
 }
 </style>

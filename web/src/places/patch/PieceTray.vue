@@ -7,7 +7,7 @@ import { usePatching } from '../../state/patching'
 import { fits } from '../../parts/matches'
 import { counted } from '../../parts/words'
 import { range } from '../../parts/range'
-import { SCALE } from './scale'
+import { LENS } from './scale'
 
 /** Everything not yet patched, by zone. It goes away when it is empty. */
 const props = defineProps<{
@@ -21,7 +21,7 @@ const emit = defineEmits<{
   arrange: []
 }>()
 
-const scale = inject(SCALE)!
+const { scale } = inject(LENS)!
 const display = useDisplay()
 const patching = usePatching()
 const filter = ref('')

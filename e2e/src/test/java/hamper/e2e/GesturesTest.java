@@ -2,6 +2,7 @@ package hamper.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -137,6 +138,35 @@ class GesturesTest extends DemoCase {
     assertThat(window.leg("winch-1")).hasAccessibleName(Pattern.compile("mirrors .*[Cc]oping"));
     window.undo();
     assertThat(window.leg("winch-1")).not().hasAccessibleName(Pattern.compile("mirrors"));
+  }
+
+  /** While the slider is dragged wires are drawn plainly, as one layer that is stretched. */
+  @Test
+  void zoomingStretchesAllWiresWhileItLastsAndAfterIt() {
+    window.go("Patch");
+    Locator leg = window.leg("wall-coping-west-1");
+    double width = leg.boundingBox().width;
+    double fits = page.getByTestId("plain-wires").boundingBox().width;
+    Object flying =
+        page.evaluate(
+            """
+            async () => {
+              const slider = document.querySelector('input[aria-label=Zoom]')
+              for (let zoom = 1.25; zoom <= 4; zoom += 0.25) {
+                slider.value = zoom
+                slider.dispatchEvent(new Event('input', { bubbles: true }))
+                await new Promise(requestAnimationFrame)
+              }
+              const wires = document.querySelector('[data-test=plain-wires]')
+              return wires.children.length ? wires.getBoundingClientRect().width : 0
+            }
+            """);
+    assertThat(((Number) flying).doubleValue()).isCloseTo(4 * fits, within(1.0));
+    window.lanesAreStill();
+    assertThat(leg.boundingBox().width).isCloseTo(4 * width, within(6.0));
+    assertThat(page.getByTestId("plain-wires").locator("*")).hasCount(0);
+    page.getByText("Fit").click();
+    assertThat(leg.boundingBox().width).isCloseTo(width, within(1.0));
   }
 
   @Test
