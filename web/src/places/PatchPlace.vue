@@ -8,13 +8,14 @@ import { portKey, useDisplay } from '../state/display'
 import { isAcross, usePatching } from '../state/patching'
 import ArrangePanel from './patch/ArrangePanel.vue'
 import BankHeading from './patch/BankHeading.vue'
+import CarriedPieces from './patch/CarriedPieces.vue'
 import ControllerHeader from './patch/ControllerHeader.vue'
 import { useDrag } from './patch/drag'
 import { usePatchKeys, type Cell } from './patch/keys'
 import { useFolding } from './patch/folding'
 import LegGlass from './patch/LegGlass.vue'
 import PieceTray from './patch/PieceTray.vue'
-import { LABEL, useLens } from './patch/scale'
+import { BESIDE_WIRES, LABEL, useLens } from './patch/scale'
 import PatchTools from './patch/PatchTools.vue'
 import PlainRow from './patch/PlainRow.vue'
 import PlainWires from './patch/PlainWires.vue'
@@ -178,22 +179,6 @@ function isAimed(view: { controller: { id: string } }): boolean {
   return !!target && isAcross(target) && target.controller === view.controller.id
 }
 
-/** What a spread over several ports would do, told once, at the pointer. */
-const summed = computed(() => {
-  const { preview, target } = patching
-  if (!preview || !target || !isAcross(target)) {
-    return ''
-  }
-  const titles = preview.found
-    .filter((finding) => finding.severity !== 'HINT')
-    .map((finding) => finding.title)
-  const told = [...new Set(titles)].map((title) => {
-    const count = titles.filter((one) => one === title).length
-    return `▲ ${title}${count > 1 ? ` (${count} times)` : ''}`
-  })
-  return [preview.moved, ...told].filter(Boolean).join(' — ')
-})
-
 /** With pieces in hand, the keyboard goes to the lanes. */
 function toLanes() {
   const lane = shownLanes.value.find((one) => one.legs.length === 0) ?? shownLanes.value[0]
@@ -225,7 +210,13 @@ useReveal(rows, show, go)
 </script>
 
 <template>
-  <div class="patch" @dragstart.prevent @mousemove="pixel.point" @mouseleave="pixel.forget">
+  <div
+    class="patch"
+    :style="BESIDE_WIRES"
+    @dragstart.prevent
+    @mousemove="pixel.point"
+    @mouseleave="pixel.forget"
+  >
     <PatchTools
       v-model:only-used="onlyUsed"
       :ports="shownLanes.length"
@@ -326,17 +317,7 @@ useReveal(rows, show, go)
       :zone="arranging.zone"
       @done="router.push({ name: 'patch', params: { piece: '' } })"
     />
-    <div
-      v-if="patching.dragged.length"
-      class="carried mono"
-      :style="{ left: `${at.x + 12}px`, top: `${at.y + 10}px` }"
-    >
-      {{
-        patching.dragged.length === 1
-          ? display.pieces.get(patching.dragged[0])?.title
-          : `${patching.dragged.length} pieces`
-      }}<template v-if="summed"> — {{ summed }}</template>
-    </div>
+    <CarriedPieces v-if="patching.dragged.length" :at="at" />
   </div>
 </template>
 
@@ -372,7 +353,7 @@ useReveal(rows, show, go)
 }
 .addresses {
   display: grid;
-  grid-template-columns: 86px auto 1fr;
+  grid-template-columns: var(--label) auto 1fr;
   padding-top: 5px;
 }
 .rulerlabel {
@@ -387,15 +368,5 @@ useReveal(rows, show, go)
 .empty {
   padding: 12vh 24px;
   text-align: center;
-}
-.carried {
-  position: fixed;
-  z-index: 50;
-  pointer-events: none;
-  font-size: 11.5px;
-  padding: 2px 8px;
-  border-radius: 3px;
-  border: 1px dashed var(--copper);
-  background: rgb(var(--v-theme-surface));
 }
 </style>

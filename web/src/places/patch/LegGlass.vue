@@ -161,7 +161,7 @@ function setLeg(set: LegChange) {
 <style scoped>
 .glass {
   height: 100%;
-  margin-left: 86px;
+  margin-left: var(--label);
   padding: 6px 12px 8px;
   background: rgb(var(--v-theme-surface));
   border: 1px solid var(--copper);

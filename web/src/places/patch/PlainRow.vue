@@ -29,7 +29,7 @@ const told = computed(() => {
 }
 .told {
   flex: none;
-  width: 86px;
+  width: var(--label);
   padding-left: 16px;
   font-size: 12.5px;
   white-space: nowrap;

@@ -3,7 +3,7 @@ import { inject, ref, watchEffect } from 'vue'
 import type { LaneView } from '../../api/types'
 import { pictureOf } from '../../ribbon/plainBlocks'
 import { useDisplay } from '../../state/display'
-import { LABEL, LENS } from './scale'
+import { LENS } from './scale'
 
 /**
  * What hangs on lanes that pass faster than anybody reads. All wires are one layer, drawn as they
@@ -29,12 +29,7 @@ watchEffect(
 </script>
 
 <template>
-  <div
-    ref="layer"
-    class="layer"
-    data-test="plain-wires"
-    :style="{ left: `${LABEL}px`, width: `${room}px` }"
-  >
+  <div ref="layer" class="layer" data-test="plain-wires" :style="{ width: `${room}px` }">
     <div
       v-for="{ key, top, height, lane } in wires"
       :key="key"
@@ -53,6 +48,7 @@ watchEffect(
 .layer {
   position: absolute;
   top: 0;
+  left: var(--label);
   height: 0;
   transform-origin: 0 0;
   pointer-events: none;

@@ -160,12 +160,12 @@ const caption = computed(() => {
 .lane {
   height: 100%;
   display: grid;
-  grid-template-columns: 86px 1fr 284px;
+  grid-template-columns: var(--label) 1fr var(--meters);
   border-bottom: 1px solid var(--line);
   align-items: stretch;
 }
 .lane.narrow {
-  grid-template-columns: 86px 1fr;
+  grid-template-columns: var(--label) 1fr;
 }
 .lane.aimed {
   background: color-mix(in srgb, var(--copper) 9%, transparent);

@@ -7,6 +7,8 @@ export const LABEL = 86
 /** Beside the wire; on a phone only the wire is read. */
 const METERS = 284
 const NARROW = 600
+/** The same for style sheets. */
+export const BESIDE_WIRES = { '--label': `${LABEL}px`, '--meters': `${METERS}px` }
 
 /** How large wires are drawn. Whoever reads a number of it is drawn anew with it, nobody else. */
 export interface Lens {

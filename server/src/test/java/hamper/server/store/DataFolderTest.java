@@ -16,6 +16,7 @@ import java.util.stream.Stream;
 import org.h2.jdbcx.JdbcDataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** Whatever lies in a data folder: it is opened, or one sentence says what to do. */
 class DataFolderTest {
@@ -50,6 +51,25 @@ class DataFolderTest {
     source.setURL("jdbc:h2:file:" + folder().resolve("hamper"));
     source.setUser("sa");
     return source;
+  }
+
+  /** What is made may wait for the file; what is open never does. */
+  @Test
+  void whatIsCommittedInAnOpenDatabaseIsInItsFile() {
+    for (String time : new String[] {"made", "opened again"}) {
+      try (Engine engine = Engine.open(folder())) {
+        assertThat(
+                JdbcClient.create(engine.source())
+                    .sql(
+                        "select setting_value from information_schema.settings"
+                            + " where setting_name = 'WRITE_DELAY'")
+                    .query(String.class)
+                    .list())
+            .as(time)
+            .isNotEmpty()
+            .containsOnly("0");
+      }
+    }
   }
 
   private void refused(String... words) {
