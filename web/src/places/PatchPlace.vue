@@ -2,10 +2,9 @@
 import { computed, nextTick, onMounted, ref, watch, watchEffect, type Ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { ControllerView, LaneView } from '../api/types'
-import { usedTold } from '../parts/blockTold'
-import AddressRuler from '../ribbon/AddressRuler.vue'
 import { portKey, useDisplay } from '../state/display'
 import { isAcross, usePatching } from '../state/patching'
+import AddressesRow from './patch/AddressesRow.vue'
 import ArrangePanel from './patch/ArrangePanel.vue'
 import BankHeading from './patch/BankHeading.vue'
 import CarriedPieces from './patch/CarriedPieces.vue'
@@ -24,7 +23,7 @@ import PortLane from './patch/PortLane.vue'
 import { useReveal } from './patch/reveal'
 import { keepingRows, type Row } from './patch/rows'
 import { useFlight } from '../parts/flight'
-import { useSlots } from '../parts/slots'
+import { unmoved, useSlots } from '../parts/slots'
 import { useWindowing } from '../parts/windowing'
 
 /** The piece that the address opens. */
@@ -70,7 +69,7 @@ const rows: Ref<Row[]> = computed(() => {
 const { visible, total, width, show } = useWindowing(scroller, rows, (step) => flight.moved(step))
 const glassWidth = computed(() => Math.max(1, width.value - LABEL - 24))
 
-const { most, narrow, meters, room, scale, wire, inner } = useLens(width)
+const { most, narrow, room, scale, wire, inner } = useLens(width)
 
 const flight = useFlight(
   computed(() => visible.value.map((one) => one.row.key)),
@@ -99,11 +98,16 @@ const isPlain = (row: Row) => row.kind !== 'glass' && flight.plain.value.has(row
 const slotsOf = useSlots<Row>((row) =>
   isPlain(row) ? 'plain' : row.kind === 'lane' || row.kind === 'ruler' ? row.kind : undefined,
 )
-const slots = computed(() => slotsOf(visible.value.map((one) => one.row)))
+/** The glass is behind all others, where the keyboard goes to from its lane. */
+const drawn = computed(() => {
+  const slots = slotsOf(visible.value.map((one) => one.row))
+  const all = visible.value.map((one, i) => ({ ...one, slot: slots[i] }))
+  return unmoved(all, ({ row }) => row.kind === 'glass')
+})
 const plainWires = computed(() =>
-  visible.value.flatMap(({ row, top }, i) =>
+  drawn.value.flatMap(({ row, top, slot }) =>
     row.kind === 'lane' && isPlain(row)
-      ? { key: slots.value[i], top, height: row.height, lane: row.lane }
+      ? { key: slot.key, top, height: row.height, lane: row.lane }
       : [],
   ),
 )
@@ -242,13 +246,13 @@ useReveal(rows, show, go)
     >
       <div ref="all" class="all">
         <div
-          v-for="({ row, top }, i) in visible"
-          :key="slots[i]"
+          v-for="{ row, top, slot } in drawn"
+          :key="slot.key"
           class="row"
           :class="[row.kind, { over: row.kind === 'lane' && patching.isOver(row.lane) }]"
           :style="`top: ${top}px; height: ${row.height}px`"
         >
-          <PlainRow v-if="isPlain(row)" :row="row" />
+          <PlainRow v-if="isPlain(row)" :row="row" :narrow="narrow" />
           <ControllerHeader
             v-else-if="row.kind === 'head'"
             :view="row.view"
@@ -283,23 +287,13 @@ useReveal(rows, show, go)
             :lane="row.lane"
             :aimed="isAimedAt(row.lane)"
           />
-          <div v-else class="addresses">
-            <div class="rulerlabel mono">
-              <span class="quiet">addresses</span>
-            </div>
-            <AddressRuler
-              :view="row.view"
-              :width="Math.max(1, width - LABEL - meters - 24)"
-              :pointed="patching.pointed"
-              :selected="patching.selected"
-              @point="(piece) => (patching.pointed = piece)"
-              @choose="(piece) => choose(piece, false)"
-            />
-            <div v-if="!narrow" class="rulerfacts mono quiet">
-              {{ usedTold(row.view) }}<br />
-              {{ row.view.block.channels.toLocaleString('en') }} channels
-            </div>
-          </div>
+          <AddressesRow
+            v-else
+            :view="row.view"
+            :room="room"
+            :narrow="narrow"
+            @choose="(piece) => choose(piece, false)"
+          />
         </div>
         <PlainWires :wires="plainWires" :far="most" />
       </div>
@@ -350,20 +344,6 @@ useReveal(rows, show, go)
 }
 .row.over {
   z-index: 5;
-}
-.addresses {
-  display: grid;
-  grid-template-columns: var(--label) auto 1fr;
-  padding-top: 5px;
-}
-.rulerlabel {
-  font-size: 11px;
-  padding: 16px 0 0 16px;
-}
-.rulerfacts {
-  font-size: 11px;
-  padding: 10px 0 0 24px;
-  line-height: 16px;
 }
 .empty {
   padding: 12vh 24px;

@@ -16,25 +16,32 @@ const props = defineProps<{
 
 const state = computed(() => (props.share > 1 ? 'over' : props.share > 0.9 ? 'near' : 'fine'))
 const percent = (share: number) => `${Math.min(100, Math.max(0, share * 100))}%`
+/** What is filled, under the second mark: no elements of their own, a table has hundreds. */
+const track = computed(() => {
+  const filled = `${percent(props.share)} 100%`
+  return props.mark === undefined
+    ? `background-image: var(--filled); background-size: ${filled}`
+    : `background-image: var(--marked), var(--filled); background-size: 2px 100%, ${filled};` +
+        ` background-position: ${percent(props.mark)} 0, 0 0`
+})
 </script>
 
 <template>
-  <div class="meter" :class="state" :title="label">
+  <div
+    class="meter"
+    :class="state"
+    :title="label"
+    role="meter"
+    :aria-label="label"
+    aria-valuemin="0"
+    aria-valuemax="100"
+    :aria-valuenow="Math.min(100, Math.round(share * 100))"
+    :aria-valuetext="text"
+  >
     <span class="mono number" :data-why="why"
       ><span v-if="state === 'over'" aria-hidden="true">▲ </span>{{ text }}</span
     >
-    <div
-      class="track"
-      role="meter"
-      :aria-label="label"
-      aria-valuemin="0"
-      aria-valuemax="100"
-      :aria-valuenow="Math.min(100, Math.round(share * 100))"
-      :aria-valuetext="text"
-      :style="{ '--share': percent(share) }"
-    >
-      <div v-if="mark !== undefined" class="mark" :style="{ left: percent(mark) }" />
-    </div>
+    <div class="track" :style="track" />
   </div>
 </template>
 
@@ -43,33 +50,25 @@ const percent = (share: number) => `${Math.min(100, Math.max(0, share * 100))}%`
   display: grid;
   gap: 3px;
   align-content: center;
-  --fill: rgb(var(--v-theme-success));
 }
 .number {
   font-size: 11.5px;
   white-space: nowrap;
 }
+/* without variables of its own, as in runRibbon.css: what is filled has the colour of its text */
 .track {
-  position: relative;
   height: 4px;
   border-radius: 2px;
-  /* no element of its own: a table has hundreds of these */
-  background: linear-gradient(var(--fill) 0 0) 0 0 / var(--share) 100% no-repeat var(--line);
+  background: no-repeat var(--line);
+  color: rgb(var(--v-theme-success));
 }
-.mark {
-  position: absolute;
-  top: 0;
-  width: 2px;
-  height: 100%;
-  background: rgb(var(--v-theme-on-surface));
+.meter.near > .track {
+  color: rgb(var(--v-theme-warning));
 }
-.meter.near {
-  --fill: rgb(var(--v-theme-warning));
+.meter.over > .track {
+  color: rgb(var(--v-theme-error));
 }
-.meter.over {
-  --fill: rgb(var(--v-theme-error));
-}
-.over .number {
+.meter.over > .number {
   color: rgb(var(--v-theme-error));
   font-weight: 500;
 }

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { LaneView } from '../api/types'
 import { useDisplay } from '../state/display'
 import { useProgress } from '../state/progress'
-import { drawnLegs } from './drawnLegs'
+import { drawnLegs, type DrawnLeg } from './drawnLegs'
 import { endOf, limitOf, stretches } from './geometry'
 import { labels } from './labels'
 
@@ -64,6 +64,15 @@ const written = computed(() =>
 )
 
 const px = (places: number) => `${places * props.scale}px`
+
+/** Where a ribbon lies, its colour, and where its sections end: one text, since it is set as one. */
+function styleOf({ left, width, sections, stretch }: DrawnLeg): string {
+  const own = `left: ${left}px; width: ${width}px; color: ${display.zoneColour(stretch.leg.zone)}`
+  return sections.length
+    ? `${own}; background-image: ${sections.map(() => 'var(--cut)').join()};` +
+        ` background-position: ${sections.map((x) => `${x}px 0`).join()}`
+    : own
+}
 
 /** The leg that an event is about. */
 const at = (event: Event) =>
@@ -126,11 +135,7 @@ function focus(event: FocusEvent) {
           risky: d.wrong && !d.wrong.fault,
           onoff: lane.port.kind === 'RELAY' || lane.port.kind === 'SERIAL',
         }"
-        :style="{
-          left: `${d.left}px`,
-          width: `${d.width}px`,
-          '--zone': display.zoneColour(d.stretch.leg.zone),
-        }"
+        :style="styleOf(d)"
         :tabindex="active === i ? 0 : -1"
         :data-piece="d.piece"
         :data-cell="i"
@@ -144,7 +149,6 @@ function focus(event: FocusEvent) {
           class="nulls inside"
           :style="{ left: `${n.at}px`, width: `${n.wide}px` }"
         />
-        <span v-for="x in d.sections" :key="`s${x}`" class="cutline" :style="{ left: `${x}px` }" />
         <span v-for="x in d.folds" :key="`f${x}`" class="fold" :style="{ left: `${x}px` }" />
         <span v-if="d.trouble" class="trouble" aria-hidden="true" data-test="trouble">▲</span>
         <span v-if="d.caught" class="catch" title="The start address is held" />
@@ -166,18 +170,12 @@ function focus(event: FocusEvent) {
     <span v-if="written.behind" class="behind" :style="{ left: px(end) }">{{
       written.behind
     }}</span>
-    <svg
+    <span
       v-for="(feed, i) in feeds"
       :key="`feed${i}`"
       class="feed"
-      width="8"
-      height="6"
       :style="{ left: px(feed.position - 0.5) }"
-      aria-hidden="true"
-    >
-      <title>Feed, {{ feed.amps.toFixed(1) }} A</title>
-      <path d="M4 0l4 6H0z" />
-    </svg>
+    />
     <div v-if="limit" class="stop" :class="{ broken: over > 0 }" :style="{ left: px(limit) }">
       <span
         v-if="over > 0"

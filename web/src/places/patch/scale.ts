@@ -39,5 +39,5 @@ export function useLens(width: Ref<number>) {
   /** Lanes with what stands beside them (px). */
   const inner = computed(() => Math.max(width.value, LABEL + meters.value + 24 + wire.value))
   provide(LENS, { zoom, scale, room })
-  return { most, narrow, meters, room, scale, wire, inner }
+  return { most, narrow, room, scale, wire, inner }
 }
