@@ -127,18 +127,7 @@ class LookLiveTest {
   }
 
   @Test
-  void whoeverIsThereIsFoundAndWhatDiffersIsSaidAsThat() throws Exception {
-    try (TwoHosts hosts = joined(DEMO);
-        HostProcess yard =
-            hosts.inYard(JavaProgram.of(YardMain.class, DEMO.toAbsolutePath().toString(), "told"));
-        HostProcess desk = look(hosts)) {
-      yard.await("ready");
-      ask(desk, "POST who {}");
-      JsonNode run = until(desk, "who", LookLiveTest::isOver);
-      assertThat(run.get("live").asBoolean()).isTrue();
-      assertThat(states(run)).as("%s", run).hasSize(10);
-      assertThat(states(run).values()).containsOnly("AS_PLANNED");
-    }
+  void whatDiffersIsSaidAsThat() throws Exception {
     Path other = otherYard();
     try (TwoHosts hosts = joined(other);
         HostProcess yard = hosts.inYard(JavaProgram.of(YardMain.class, other.toString(), "told"));
@@ -234,29 +223,38 @@ class LookLiveTest {
   }
 
   @Test
-  void whatPassesElsewhereIsAskedOfTheDevices() throws Exception {
+  void whoeverIsThereIsFoundAndAskedWhatPassesElsewhere() throws Exception {
     String demo = DEMO.toAbsolutePath().toString();
     try (TwoHosts hosts = joined(DEMO);
-        HostProcess yard = hosts.inYard(JavaProgram.of(YardMain.class, demo, "told"))) {
+        HostProcess yard = hosts.inYard(JavaProgram.of(YardMain.class, demo, "told"));
+        HostProcess desk = look(hosts)) {
       yard.await("ready");
+      ask(desk, "POST who {}");
+      JsonNode run = until(desk, "who", LookLiveTest::isOver);
+      assertThat(run.get("live").asBoolean()).isTrue();
+      assertThat(states(run)).as("%s", run).hasSize(10);
+      assertThat(states(run).values()).containsOnly("AS_PLANNED");
       try (HostProcess air =
-              hosts.inYard(JavaProgram.of(AirMain.class, demo, hosts.yardAdapter()));
-          HostProcess desk = look(hosts)) {
+          hosts.inYard(JavaProgram.of(AirMain.class, demo, hosts.yardAdapter()))) {
         air.await("sending");
-        ask(desk, "POST listening {}");
-        JsonNode heard = until(desk, "listening", now -> of(now, "k2").equals(List.of("COUNTED")));
-        assertThat(of(heard, "k3")).as("DDP").containsExactly("COUNTED");
-        assertThat(of(heard, "k5")).as("by broadcast").containsExactly("HEARD");
-        assertThat(of(heard, "k1")).as("by groups; one is missing").contains("HEARD", "NOT_HEARD");
-        JsonNode later =
-            until(
-                desk,
-                "listening",
-                now -> now.get("windowMillis").asLong() > 4_000 && now.get("sources").size() > 0);
-        said(later.get("report"), List.of());
+        whatPassesIsHeard(desk);
         air.tell("");
       }
     }
+  }
+
+  private static void whatPassesIsHeard(HostProcess desk) throws Exception {
+    ask(desk, "POST listening {}");
+    JsonNode heard = until(desk, "listening", now -> of(now, "k2").equals(List.of("COUNTED")));
+    assertThat(of(heard, "k3")).as("DDP").containsExactly("COUNTED");
+    assertThat(of(heard, "k5")).as("by broadcast").containsExactly("HEARD");
+    assertThat(of(heard, "k1")).as("by groups; one is missing").contains("HEARD", "NOT_HEARD");
+    JsonNode later =
+        until(
+            desk,
+            "listening",
+            now -> now.get("windowMillis").asLong() > 4_000 && now.get("sources").size() > 0);
+    said(later.get("report"), List.of());
   }
 
   /** In which states the lines of a controller are. */
