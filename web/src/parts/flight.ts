@@ -1,7 +1,7 @@
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 
-/** Faster than this, ten lanes a second, nobody reads numbers that pass (px a picture). */
-const TOO_FAST = 6
+/** As fast as this, seven lanes a second, nobody reads numbers that pass (px a picture). */
+const TOO_FAST = 4
 /** After this long without such a step it stands, or goes slowly (ms). */
 const CALM = 90
 /** Rows that are drawn whole in one picture once it has calmed down. */

@@ -23,7 +23,7 @@ import PortLane from './patch/PortLane.vue'
 import { useReveal } from './patch/reveal'
 import { keepingRows, type Row } from './patch/rows'
 import { useFlight } from '../parts/flight'
-import { unmoved, useSlots } from '../parts/slots'
+import { useSlots } from '../parts/slots'
 import { useWindowing } from '../parts/windowing'
 
 /** The piece that the address opens. */
@@ -98,16 +98,11 @@ const isPlain = (row: Row) => row.kind !== 'glass' && flight.plain.value.has(row
 const slotsOf = useSlots<Row>((row) =>
   isPlain(row) ? 'plain' : row.kind === 'lane' || row.kind === 'ruler' ? row.kind : undefined,
 )
-/** The glass is behind all others, where the keyboard goes to from its lane. */
-const drawn = computed(() => {
-  const slots = slotsOf(visible.value.map((one) => one.row))
-  const all = visible.value.map((one, i) => ({ ...one, slot: slots[i] }))
-  return unmoved(all, ({ row }) => row.kind === 'glass')
-})
+const slots = computed(() => slotsOf(visible.value.map((one) => one.row)))
 const plainWires = computed(() =>
-  drawn.value.flatMap(({ row, top, slot }) =>
+  visible.value.flatMap(({ row, top }, i) =>
     row.kind === 'lane' && isPlain(row)
-      ? { key: slot.key, top, height: row.height, lane: row.lane }
+      ? { key: slots.value[i], top, height: row.height, lane: row.lane }
       : [],
   ),
 )
@@ -246,8 +241,8 @@ useReveal(rows, show, go)
     >
       <div ref="all" class="all">
         <div
-          v-for="{ row, top, slot } in drawn"
-          :key="slot.key"
+          v-for="({ row, top }, i) in visible"
+          :key="slots[i]"
           class="row"
           :class="[row.kind, { over: row.kind === 'lane' && patching.isOver(row.lane) }]"
           :style="`top: ${top}px; height: ${row.height}px`"
