@@ -147,9 +147,10 @@ class GesturesTest extends DemoCase {
     Locator leg = window.leg("wall-coping-west-1");
     double width = leg.boundingBox().width;
     double fits = page.getByTestId("plain-wires").boundingBox().width;
-    Object flying =
-        page.evaluate(
-            """
+    List<?> flying =
+        (List<?>)
+            page.evaluate(
+                """
             async () => {
               const slider = document.querySelector('input[aria-label=Zoom]')
               for (let zoom = 1.25; zoom <= 4; zoom += 0.25) {
@@ -158,10 +159,15 @@ class GesturesTest extends DemoCase {
                 await new Promise(requestAnimationFrame)
               }
               const wires = document.querySelector('[data-test=plain-wires]')
-              return wires.children.length ? wires.getBoundingClientRect().width : 0
+              const first = document.querySelector('.plain .hanging')
+              return [wires.children.length && wires.getBoundingClientRect().width, first?.textContent]
             }
             """);
-    assertThat(((Number) flying).doubleValue()).isCloseTo(4 * fits, within(1.0));
+    assertThat(((Number) flying.get(0)).doubleValue()).isCloseTo(4 * fits, within(1.0));
+    assertThat((String) flying.get(1))
+        .as("what hangs on the first lane")
+        .startsWith("Street lanterns pack west, Street")
+        .endsWith("…");
     window.lanesAreStill();
     assertThat(leg.boundingBox().width).isCloseTo(4 * width, within(6.0));
     assertThat(page.getByTestId("plain-wires").locator("*")).hasCount(0);
