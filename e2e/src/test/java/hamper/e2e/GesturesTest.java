@@ -145,6 +145,9 @@ class GesturesTest extends DemoCase {
   void zoomingStretchesAllWiresWhileItLastsAndAfterIt() {
     window.go("Patch");
     Locator leg = window.leg("wall-coping-west-1");
+    assertThat(leg).hasCSS("background-image", "none");
+    assertThat(window.leg("gangway-rail-1"))
+        .hasCSS("background-image", Pattern.compile("^linear-gradient.*")); // where a section ends
     double width = leg.boundingBox().width;
     double fits = page.getByTestId("plain-wires").boundingBox().width;
     List<?> flying =
