@@ -20,7 +20,9 @@ final class Browsers {
           "--no-first-run",
           "--disable-background-networking",
           "--disable-component-update",
-          "--disable-sync");
+          "--disable-sync",
+          // a page of a test lives for seconds: what compiles it anew for speed is never paid back
+          "--js-flags=--no-turbofan --no-maglev --single-threaded-gc");
 
   private static final Playwright PLAYWRIGHT = playwright();
 

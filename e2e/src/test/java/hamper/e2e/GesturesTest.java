@@ -156,21 +156,33 @@ class GesturesTest extends DemoCase {
                 """
             async () => {
               const slider = document.querySelector('input[aria-label=Zoom]')
+              const wires = document.querySelector('[data-test=plain-wires]')
+              const seen = []
               for (let zoom = 1.25; zoom <= 4; zoom += 0.25) {
                 slider.value = zoom
                 slider.dispatchEvent(new Event('input', { bubbles: true }))
                 await new Promise(requestAnimationFrame)
+                if (wires.children.length) {
+                  const told = [...document.querySelectorAll('.plain .hanging')]
+                  seen.push([
+                    wires.getBoundingClientRect().width / zoom,
+                    told.map((one) => one.textContent).join('\\n'),
+                  ])
+                }
               }
-              const wires = document.querySelector('[data-test=plain-wires]')
-              const first = document.querySelector('.plain .hanging')
-              return [wires.children.length && wires.getBoundingClientRect().width, first?.textContent]
+              return seen
             }
             """);
-    assertThat(((Number) flying.get(0)).doubleValue()).isCloseTo(4 * fits, within(1.0));
-    assertThat((String) flying.get(1))
-        .as("what hangs on the first lane")
-        .startsWith("Street lanterns pack west, Street")
-        .endsWith("…");
+    // on a busy machine some pictures are so far apart that rows are drawn whole in between
+    assertThat(flying)
+        .isNotEmpty()
+        .allSatisfy(
+            one ->
+                assertThat(((Number) ((List<?>) one).get(0)).doubleValue())
+                    .isCloseTo(fits, within(1.0)));
+    assertThat(flying.toString())
+        .as("what hangs there")
+        .containsPattern("Street lanterns pack west, Street.*…");
     window.lanesAreStill();
     assertThat(leg.boundingBox().width).isCloseTo(4 * width, within(6.0));
     assertThat(page.getByTestId("plain-wires").locator("*")).hasCount(0);
