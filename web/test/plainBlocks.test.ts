@@ -11,18 +11,19 @@ const leg = (before: number, nullPixels: number, places: number, zone?: string) 
 })
 
 it('each ribbon is a block where its pixels are, in the colour of its zone', () => {
-  const image = pictureOf(lane([leg(0, 2, 40, 'gate'), leg(42, 0, 10)]), 80, (zone) =>
-    zone === 'gate' ? 'red' : 'grey',
+  const image = pictureOf(
+    lane([leg(0, 2, 40, 'gate'), leg(42, 0, 10), leg(52, 0, 1)]),
+    1.5,
+    (zone) => (zone === 'gate' ? 'red' : 'grey'),
   )
   expect(image).toBe(
-    'linear-gradient(90deg, transparent 0% 2.5%, ' +
-      'color-mix(in srgb, red 45%, transparent) 2.5% max(2.5% + 2px, 52.5% - 1px), ' +
-      'transparent max(2.5% + 2px, 52.5% - 1px) 52.5%, ' +
-      'color-mix(in srgb, grey 45%, transparent) 52.5% max(52.5% + 2px, 65% - 1px), ' +
-      'transparent max(52.5% + 2px, 65% - 1px))',
+    'linear-gradient(90deg, transparent 0px 3px, red 3px 62px, ' +
+      'transparent 62px 63px, grey 63px 77px, ' +
+      // one pixel is as wide as can be seen
+      'transparent 77px 78px, grey 78px 80px, transparent 80px)',
   )
 })
 
 it('nothing is drawn where nothing hangs', () => {
-  expect(pictureOf(lane([]), 80, () => 'red')).toBe('none')
+  expect(pictureOf(lane([]), 1, () => 'red')).toBe('none')
 })

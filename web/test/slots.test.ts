@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { useSlots } from '../src/parts/slots'
+import { keepingNumbers, useSlots } from '../src/parts/slots'
 
 const row = (key: string) => ({ key })
 
@@ -20,4 +20,13 @@ test('what is of another kind is made anew', () => {
   const second = slots(['y', 'z'].map(row))
   expect(second[0]).toBe(first[1])
   expect(first).not.toContain(second[1])
+})
+
+test('each keeps its number, and who comes takes the smallest that is free', () => {
+  const numbers = keepingNumbers()
+  expect(numbers(['a', 'b', 'c'])).toEqual([0, 1, 2])
+  expect(numbers(['c'])).toEqual([2])
+  expect(numbers(['c', 'd', 'e', 'f'])).toEqual([2, 0, 1, 3])
+  expect(numbers([])).toEqual([])
+  expect(numbers(['c'])).toEqual([0])
 })

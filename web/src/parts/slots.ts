@@ -1,4 +1,30 @@
 /**
+ * Numbers what is in view, from 0 on: each keeps its number as long as it is there, and who comes
+ * takes the smallest that nobody has.
+ *
+ * @returns takes the keys that are there now, answers the number of each
+ */
+export function keepingNumbers(): (keys: string[]) => number[] {
+  let held = new Map<string, number>()
+  return (keys) => {
+    const stay = keys.map((key) => held.get(key))
+    const taken = new Set(stay)
+    let free = 0
+    const numbers = stay.map((number) => {
+      if (number !== undefined) {
+        return number
+      }
+      while (taken.has(free)) {
+        free++
+      }
+      return free++
+    })
+    held = new Map(keys.map((key, i) => [key, numbers[i]]))
+    return numbers
+  }
+}
+
+/**
  * Gives what comes into view the place of something of its kind that left, so that elements are
  * used again instead of made anew.
  *
@@ -6,25 +32,15 @@
  *     undefined for one that does
  */
 export function useSlots<R extends { key: string }>(kindOf: (row: R) => string | undefined) {
-  let held = new Map<string, { slot: string; kind: string }>()
-  let next = 0
+  const kinds = new Map<string, ReturnType<typeof keepingNumbers>>()
   return (rows: R[]): string[] => {
-    const here = new Set(rows.filter(kindOf).map((row) => row.key))
-    const free = new Map<string, string[]>()
-    for (const [key, { slot, kind }] of held) {
-      if (!here.has(key)) {
-        free.set(kind, [...(free.get(kind) ?? []), slot])
-      }
+    const slots = new Map<string, string>()
+    for (const kind of new Set([...kinds.keys(), ...rows.flatMap((row) => kindOf(row) ?? [])])) {
+      const numbers = kinds.get(kind) ?? keepingNumbers()
+      kinds.set(kind, numbers)
+      const keys = rows.filter((row) => kindOf(row) === kind).map((row) => row.key)
+      numbers(keys).forEach((number, i) => slots.set(keys[i], `${kind} slot ${number}`))
     }
-    const now: typeof held = new Map()
-    for (const row of rows) {
-      const kind = kindOf(row)
-      if (kind) {
-        const slot = held.get(row.key)?.slot ?? free.get(kind)?.pop() ?? `${kind} slot ${next++}`
-        now.set(row.key, { slot, kind })
-      }
-    }
-    held = now
-    return rows.map((row) => now.get(row.key)?.slot ?? row.key)
+    return rows.map((row) => slots.get(row.key) ?? row.key)
   }
 }

@@ -16,12 +16,11 @@ import LegGlass from './patch/LegGlass.vue'
 import PieceTray from './patch/PieceTray.vue'
 import { BESIDE_WIRES, LABEL, useLens } from './patch/scale'
 import PatchTools from './patch/PatchTools.vue'
-import PlainRow from './patch/PlainRow.vue'
-import PlainWires from './patch/PlainWires.vue'
+import PlainRows from './patch/PlainRows.vue'
 import { usePointedPixel } from './patch/pointedPixel'
 import PortLane from './patch/PortLane.vue'
 import { useReveal } from './patch/reveal'
-import { keepingRows, type Row } from './patch/rows'
+import { keepingRows, type Placed, type Row } from './patch/rows'
 import { useFlight } from '../parts/flight'
 import { useSlots } from '../parts/slots'
 import { useWindowing } from '../parts/windowing'
@@ -94,18 +93,19 @@ watchEffect(
 )
 
 const isPlain = (row: Row) => row.kind !== 'glass' && flight.plain.value.has(row.key)
-/** Lanes, rulers and what is plain keep nothing of their own: their elements may be used again. */
+/** Handed on as they are: what is drawn here is not looked at anew with each row that flies by. */
+const passing = { rows: computed(() => visible.value.filter(({ row }) => isPlain(row))) }
+/** The very same as long as nothing of it changed: while all flies by nothing else is looked at. */
+const whole = computed<Placed[]>((before) => {
+  const now = visible.value.filter(({ row }) => !isPlain(row))
+  const same = (one: Placed, i: number) => now[i].row === one.row && now[i].top === one.top
+  return before?.length === now.length && before.every(same) ? before : now
+})
+/** Lanes and rulers keep nothing of their own: their elements may be used again. */
 const slotsOf = useSlots<Row>((row) =>
-  isPlain(row) ? 'plain' : row.kind === 'lane' || row.kind === 'ruler' ? row.kind : undefined,
+  row.kind === 'lane' || row.kind === 'ruler' ? row.kind : undefined,
 )
-const slots = computed(() => slotsOf(visible.value.map((one) => one.row)))
-const plainWires = computed(() =>
-  visible.value.flatMap(({ row, top }, i) =>
-    row.kind === 'lane' && isPlain(row)
-      ? { key: slots.value[i], top, height: row.height, lane: row.lane }
-      : [],
-  ),
-)
+const slots = computed(() => slotsOf(whole.value.map((one) => one.row)))
 
 const shownLanes = computed(() => {
   const lanes: LaneView[] = []
@@ -241,15 +241,14 @@ useReveal(rows, show, go)
     >
       <div ref="all" class="all">
         <div
-          v-for="({ row, top }, i) in visible"
+          v-for="({ row, top }, i) in whole"
           :key="slots[i]"
           class="row"
           :class="[row.kind, { over: row.kind === 'lane' && patching.isOver(row.lane) }]"
           :style="`top: ${top}px; height: ${row.height}px`"
         >
-          <PlainRow v-if="isPlain(row)" :row="row" :narrow="narrow" />
           <ControllerHeader
-            v-else-if="row.kind === 'head'"
+            v-if="row.kind === 'head'"
             :view="row.view"
             :folded="folded.has(row.view.controller.id)"
             :most="most"
@@ -290,7 +289,7 @@ useReveal(rows, show, go)
             @choose="(piece) => choose(piece, false)"
           />
         </div>
-        <PlainWires :wires="plainWires" :far="most" />
+        <PlainRows :passing="passing" :far="most" :narrow="narrow" />
       </div>
     </div>
     <PieceTray

@@ -1,23 +1,28 @@
 import type { LaneView } from '../api/types'
 import { stretches } from './geometry'
 
+/** Where a ribbon is that is too short to be seen it is so wide, and so far from the next (px). */
+const LEAST = 2
+const SEAM = 1
+
 /**
- * The ribbons of a lane as one picture: where something hangs, in the colour of its zone. It is as
- * long as the farthest lane, whatever the scale: zooming stretches it, and it is never made anew.
+ * The ribbons of a lane as one picture: where something hangs, in the colour of its zone.
  *
- * @param far pixels of the wire from end to end
+ * @param scale px of a pixel of the wire
  * @param colour of a zone, as CSS has it
  * @returns a background image as CSS has it; none where nothing hangs
  */
-export function pictureOf(lane: LaneView, far: number, colour: (zone?: string) => string): string {
+export function pictureOf(
+  lane: LaneView,
+  scale: number,
+  colour: (zone?: string) => string,
+): string {
   const stops: string[] = []
-  let before = '0%'
+  let before = '0px'
   for (const { leg, from, gap, length } of stretches(lane)) {
-    const begin = percent(from + gap, far)
-    // a seam before the next, but never too small to be seen
-    const end = `max(${begin} + 2px, ${percent(from + gap + length, far)} - 1px)`
-    const fill = `color-mix(in srgb, ${colour(leg.zone)} 45%, transparent)`
-    stops.push(`transparent ${before} ${begin}`, `${fill} ${begin} ${end}`)
+    const begin = px((from + gap) * scale)
+    const end = px(Math.max((from + gap) * scale + LEAST, (from + gap + length) * scale - SEAM))
+    stops.push(`transparent ${before} ${begin}`, `${colour(leg.zone)} ${begin} ${end}`)
     before = end
   }
   return stops.length
@@ -25,6 +30,6 @@ export function pictureOf(lane: LaneView, far: number, colour: (zone?: string) =
     : 'none'
 }
 
-function percent(pixels: number, far: number): string {
-  return `${Number(((100 * pixels) / far).toFixed(4))}%`
+function px(length: number): string {
+  return `${Math.round(100 * length) / 100}px`
 }

@@ -1,4 +1,5 @@
 import type { Ref } from 'vue'
+import { inkAt } from '../../parts/ink'
 import { useDisplay } from '../../state/display'
 import { useShell } from '../../state/shell'
 import type { Ink } from './drawGrid'
@@ -10,21 +11,17 @@ export function useGridInk(canvas: Ref<HTMLCanvasElement | undefined>) {
   return (): Ink => {
     // once for all rows: through the store each of thousands of stretches would ask for them
     const { propOfPiece, view } = display
-    const style = getComputedStyle(canvas.value!)
-    const read = (name: string) => style.getPropertyValue(name).trim()
-    const rgb = (name: string) => `rgb(${read(`--v-theme-${name}`)})`
-    const text = read('--v-theme-on-surface')
-    const zones = new Map<string, string>()
-    view!.zones.forEach((zone, i) => zones.set(zone.id, read(`--zone-${i % 8}`)))
-    const none = read('--zone-none')
+    const { theme, colour } = inkAt(canvas.value!)
+    const zones = new Map(view!.zones.map(({ id }) => [id, colour(display.zoneColour(id))]))
+    const none = colour(display.zoneColour())
     return {
-      text: `rgb(${text})`,
-      quiet: `rgba(${text}, 0.68)`,
-      line: `rgba(${text}, 0.28)`,
+      text: theme('on-surface'),
+      quiet: theme('on-surface', 0.68),
+      line: theme('on-surface', 0.28),
       ground: shell.dark ? '#181614' : '#fffdf8',
-      free: `rgba(${text}, 0.07)`,
-      fault: rgb('error'),
-      copper: rgb('primary'),
+      free: theme('on-surface', 0.07),
+      fault: theme('error'),
+      copper: theme('primary'),
       colourOf: (piece) => {
         const zone = propOfPiece.get(piece)?.prop.zone
         return (zone && zones.get(zone)) ?? none

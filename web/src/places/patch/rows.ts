@@ -14,6 +14,13 @@ export type Row = {
   | { kind: 'glass'; lane: LaneView; leg: LegView }
 )
 
+/** A row where it is. */
+export interface Placed {
+  row: Row
+  /** From the upper edge of all (px). */
+  top: number
+}
+
 /** Room under the glass, by what hangs there (px). */
 const GLASS = { PIXEL: 274, PANEL: 236, DMX: 140, RELAY: 84, SERIAL: 84 }
 /** A row of sections under the glass, with their addresses (px). */

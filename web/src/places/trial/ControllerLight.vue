@@ -2,6 +2,7 @@
 import { mdiFlaskOutline } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import type { ControllerView, MisbehaviourKind, TrialController } from '../../api/types'
+import { inkAt } from '../../parts/ink'
 import { useWidth } from '../../parts/useWidth'
 import { counted } from '../../parts/words'
 import { stretches } from '../../ribbon/geometry'
@@ -67,14 +68,11 @@ const arriving = computed(() =>
 )
 
 function ink(): Ink {
-  const style = getComputedStyle(canvas.value!)
-  const theme = (name: string) => `rgb(${style.getPropertyValue(`--v-theme-${name}`)})`
-  const on = style.getPropertyValue('--v-theme-on-surface')
-  const colour = (told: string) => style.getPropertyValue(told.slice(4, -1))
+  const { theme, colour } = inkAt(canvas.value!)
   return {
-    text: `rgb(${on})`,
-    quiet: `rgba(${on}, 0.68)`,
-    line: `rgba(${on}, 0.2)`,
+    text: theme('on-surface'),
+    quiet: theme('on-surface', 0.68),
+    line: theme('on-surface', 0.2),
     fault: theme('error'),
     copper: theme('primary'),
     night: '#000',
