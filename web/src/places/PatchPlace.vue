@@ -323,12 +323,15 @@ useReveal(rows, show, go)
 .all {
   position: relative;
 }
-/* labels and meters stay in view where lanes are wider than the window, and cost nothing elsewhere */
+/* labels and meters stay in view, above the wires, where lanes are wider than the window, and cost
+   nothing elsewhere */
 .all {
   --stays: static;
+  --above: auto;
 }
 .all.wide {
   --stays: sticky;
+  --above: 2;
 }
 .row {
   position: absolute;

@@ -187,7 +187,7 @@ const caption = computed(() => {
 .port {
   position: var(--stays);
   left: 0;
-  z-index: 2;
+  z-index: var(--above);
   background: rgb(var(--v-theme-background));
   display: flex;
   align-items: center;
@@ -253,7 +253,7 @@ const caption = computed(() => {
 .meters {
   position: var(--stays);
   right: 0;
-  z-index: 2;
+  z-index: var(--above);
   background: rgb(var(--v-theme-background));
   display: grid;
   grid-template-columns: 84px 64px 84px;
