@@ -303,7 +303,7 @@ class HostileRequestsTest {
       return "{\"format\":\"hamper-catalogue\",\"formatVersion\":1,\"models\":[],\"pixelTypes\":[]}";
     }
     if (path.endsWith("/output")) {
-      return "{\"display\":\"%s\",\"percent\":40,\"who\":\"%s\",%s\"seconds\":9}"
+      return "{\"display\":\"%s\",\"percent\":40,\"who\":\"%s\",%s\"seconds\":1}"
           .formatted(display, pick(List.of("Ann", "Bo")), pick(WANTED));
     }
     if (path.endsWith("/held")) {
