@@ -12,4 +12,6 @@ newer=$(find src public crew index.html openapi.json package.json vite.config.ts
   -path src/api/generated -prune -o -type f -newer dist-crew/index.html -print 2>/dev/null | head -1 || true)
 if [ ! -f dist-crew/index.html ] || [ -n "$newer" ]; then
   npm run --silent build
+  # once here, and not for each page that is opened
+  gzip --best --keep --no-name dist/assets/*.js dist/assets/*.css
 fi
