@@ -21,6 +21,9 @@ final class Browsers {
           "--disable-background-networking",
           "--disable-component-update",
           "--disable-sync",
+          // one process less for what draws, and one for what fetches
+          "--in-process-gpu",
+          "--enable-features=NetworkServiceInProcess2",
           // a page of a test lives for seconds: what compiles it anew for speed is never paid back
           "--js-flags=--no-turbofan --no-maglev --single-threaded-gc");
 

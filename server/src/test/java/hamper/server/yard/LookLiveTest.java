@@ -20,7 +20,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Assumptions;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -39,51 +41,69 @@ class LookLiveTest {
   private static final List<String> DESKS = List.of(TwoHosts.DESK, "203.0.113.1");
   private static final int ON_THE_LINE = 40;
 
+  /** Where a device is that should be elsewhere, and one that nobody planned. */
+  private static final String MOVED = "198.51.100.44";
+
+  private static final String STRANGER = "198.51.100.77";
+
+  @TempDir static Path data;
+
+  /** The cable, and Hamper on the desk's side of it, for all that look at a yard. */
+  private static TwoHosts hosts;
+
+  private static HostProcess desk;
+
   @TempDir Path folder;
 
-  private static Facts facts(Path file) throws IOException {
-    return Facts.of(DisplayFile.read(Files.readAllBytes(file), CatalogueFiles.shipped()));
-  }
-
-  private static TwoHosts joined(Path file) throws IOException {
+  @BeforeAll
+  static void join() throws Exception {
     List<String> addresses =
         new ArrayList<>(
-            facts(file).plan().display().controllers().stream()
+            Facts.of(DisplayFile.read(Files.readAllBytes(DEMO), CatalogueFiles.shipped()))
+                .plan()
+                .display()
+                .controllers()
+                .stream()
                 .flatMap(one -> one.address().stream())
                 .map(IpAddress::text)
                 .toList());
-    addresses.add(PlayedAir.NOBODY);
+    addresses.addAll(List.of(PlayedAir.NOBODY, MOVED, STRANGER));
     try {
-      return TwoHosts.joined(DESKS, addresses);
+      hosts = TwoHosts.joined(DESKS, addresses);
     } catch (IOException e) {
-      return Assumptions.abort("The network was not looked at, namespaces cannot be made: " + e);
+      Assumptions.abort("The network was not looked at, namespaces cannot be made: " + e);
     }
-  }
-
-  private HostProcess look(TwoHosts hosts) throws Exception {
-    HostProcess desk =
+    desk =
         hosts.onDesk(
             JavaProgram.of(
                 LookMain.class,
                 DEMO.toAbsolutePath().toString(),
-                folder.resolve("data").toString(),
+                data.toString(),
                 hosts.deskAdapter()));
     desk.await("ready");
-    return desk;
   }
 
-  private static JsonNode ask(HostProcess desk, String word) throws Exception {
+  @AfterAll
+  static void part() {
+    if (desk != null) {
+      desk.close();
+    }
+    if (hosts != null) {
+      hosts.close();
+    }
+  }
+
+  private static JsonNode ask(String word) throws Exception {
     desk.tell(word);
     String answer = desk.await("answer");
     return answer.isEmpty() ? JSON.missingNode() : JSON.readTree(answer);
   }
 
-  private static JsonNode until(HostProcess desk, String path, Predicate<JsonNode> is)
-      throws Exception {
-    JsonNode now = ask(desk, "GET " + path);
+  private static JsonNode until(String path, Predicate<JsonNode> is) throws Exception {
+    JsonNode now = ask("GET " + path);
     for (int i = 0; i < 150 && !is.test(now); i++) {
       Thread.sleep(200);
-      now = ask(desk, "GET " + path);
+      now = ask("GET " + path);
     }
     assertThat(is.test(now)).as("%s: %s", path, now).isTrue();
     return now;
@@ -113,7 +133,7 @@ class LookLiveTest {
         case "k2" -> controllers.remove(i);
         case "k3" -> one.put("model", "quillby-wren-r");
         case "k6" -> one.put("name", "Old shed");
-        case "k1" -> settings.put("address", "198.51.100.44");
+        case "k1" -> settings.put("address", MOVED);
         default -> {
           // as planned
         }
@@ -122,26 +142,25 @@ class LookLiveTest {
     ObjectNode stranger = controllers.addObject();
     stranger.put("id", "k77").put("tag", "K77").put("name", "A guest");
     stranger.put("model", "ostrand-five");
-    stranger.putObject("settings").put("protocol", "ARTNET").put("address", "198.51.100.77");
+    stranger.putObject("settings").put("protocol", "ARTNET").put("address", STRANGER);
     return Files.writeString(folder.resolve("other.hamper.json"), root.toString());
   }
 
   @Test
   void whatDiffersIsSaidAsThat() throws Exception {
     Path other = otherYard();
-    try (TwoHosts hosts = joined(other);
-        HostProcess yard = hosts.inYard(JavaProgram.of(YardMain.class, other.toString(), "told"));
-        HostProcess desk = look(hosts)) {
+    try (HostProcess yard =
+        hosts.inYard(JavaProgram.of(YardMain.class, other.toString(), "told"))) {
       yard.await("ready");
-      ask(desk, "POST who {}");
-      JsonNode run = until(desk, "who", LookLiveTest::isOver);
+      ask("POST who {}");
+      JsonNode run = until("who", LookLiveTest::isOver);
       assertThat(states(run))
           .as("%s", run)
           .containsEntry("k2", "MISSING")
           .containsEntry("k3", "OTHER_MODEL")
           .containsEntry("k6", "OTHER_NAME")
           .containsEntry("k1", "OTHER_ADDRESS")
-          .containsEntry("198.51.100.77", "UNKNOWN")
+          .containsEntry(STRANGER, "UNKNOWN")
           .containsEntry("k4", "AS_PLANNED")
           .containsEntry("k9", "AS_PLANNED")
           .hasSize(11);
@@ -191,8 +210,7 @@ class LookLiveTest {
     Path capture = folder.resolve("cable.pcapng");
     Path live = folder.resolve("live.json");
     String demo = DEMO.toAbsolutePath().toString();
-    try (TwoHosts hosts = joined(DEMO);
-        HostProcess air = hosts.inYard(JavaProgram.of(AirMain.class, demo, hosts.yardAdapter()))) {
+    try (HostProcess air = hosts.inYard(JavaProgram.of(AirMain.class, demo, hosts.yardAdapter()))) {
       air.await("sending");
       try (HostProcess dump =
               hosts.onDesk(
@@ -225,33 +243,30 @@ class LookLiveTest {
   @Test
   void whoeverIsThereIsFoundAndAskedWhatPassesElsewhere() throws Exception {
     String demo = DEMO.toAbsolutePath().toString();
-    try (TwoHosts hosts = joined(DEMO);
-        HostProcess yard = hosts.inYard(JavaProgram.of(YardMain.class, demo, "told"));
-        HostProcess desk = look(hosts)) {
+    try (HostProcess yard = hosts.inYard(JavaProgram.of(YardMain.class, demo, "told"))) {
       yard.await("ready");
-      ask(desk, "POST who {}");
-      JsonNode run = until(desk, "who", LookLiveTest::isOver);
+      ask("POST who {}");
+      JsonNode run = until("who", LookLiveTest::isOver);
       assertThat(run.get("live").asBoolean()).isTrue();
       assertThat(states(run)).as("%s", run).hasSize(10);
       assertThat(states(run).values()).containsOnly("AS_PLANNED");
       try (HostProcess air =
           hosts.inYard(JavaProgram.of(AirMain.class, demo, hosts.yardAdapter()))) {
         air.await("sending");
-        whatPassesIsHeard(desk);
+        whatPassesIsHeard();
         air.tell("");
       }
     }
   }
 
-  private static void whatPassesIsHeard(HostProcess desk) throws Exception {
-    ask(desk, "POST listening {}");
-    JsonNode heard = until(desk, "listening", now -> of(now, "k2").equals(List.of("COUNTED")));
+  private static void whatPassesIsHeard() throws Exception {
+    ask("POST listening {}");
+    JsonNode heard = until("listening", now -> of(now, "k2").equals(List.of("COUNTED")));
     assertThat(of(heard, "k3")).as("DDP").containsExactly("COUNTED");
     assertThat(of(heard, "k5")).as("by broadcast").containsExactly("HEARD");
     assertThat(of(heard, "k1")).as("by groups; one is missing").contains("HEARD", "NOT_HEARD");
     JsonNode later =
         until(
-            desk,
             "listening",
             now -> now.get("windowMillis").asLong() > 4_000 && now.get("sources").size() > 0);
     said(later.get("report"), List.of());
@@ -298,8 +313,7 @@ class LookLiveTest {
   void fortyFixturesOfALineAreFoundAndOneIsSetToAnotherSlot() throws Exception {
     Path capture = folder.resolve("rdm.pcapng");
     String line = "lines/k5/DMX/1";
-    try (TwoHosts hosts = joined(DEMO);
-        HostProcess dump =
+    try (HostProcess dump =
             hosts.onDesk(List.of("dumpcap", "-i", hosts.deskAdapter(), "-w", capture.toString()));
         HostProcess yard =
             hosts.inYard(
@@ -307,12 +321,11 @@ class LookLiveTest {
                     YardMain.class,
                     DEMO.toAbsolutePath().toString(),
                     "told",
-                    fixtures().toString()));
-        HostProcess desk = look(hosts)) {
+                    fixtures().toString()))) {
       yard.await("ready");
       dump.await("File:");
-      ask(desk, "POST " + line + " {\"anew\":true}");
-      JsonNode run = until(desk, line, LookLiveTest::isOver);
+      ask("POST " + line + " {\"anew\":true}");
+      JsonNode run = until(line, LookLiveTest::isOver);
       List<JsonNode> found =
           run.get("entries").valueStream().filter(one -> one.has("device")).toList();
       assertThat(found).as("%s", run).hasSize(ON_THE_LINE);
@@ -325,12 +338,12 @@ class LookLiveTest {
       String last = "4854:%08X".formatted((ON_THE_LINE - 1) * 7919 + 3);
       assertThat(overlapping).contains(last);
       String wanted = "{\"uid\":\"%s\",\"slot\":%d}".formatted(last, 39 * 12 + 1);
-      JsonNode preview = ask(desk, "POST %s/slot/preview %s".formatted(line, wanted));
+      JsonNode preview = ask("POST %s/slot/preview %s".formatted(line, wanted));
       assertThat(preview.valueStream().map(one -> one.get("state").asString()))
           .doesNotContain("OVERLAPS");
-      ask(desk, "PUT %s/slot %s".formatted(line, wanted));
-      ask(desk, "POST " + line + " {\"anew\":false}");
-      JsonNode again = until(desk, line, LookLiveTest::isOver);
+      ask("PUT %s/slot %s".formatted(line, wanted));
+      ask("POST " + line + " {\"anew\":false}");
+      JsonNode again = until(line, LookLiveTest::isOver);
       assertThat(again.get("entries").valueStream())
           .filteredOn(one -> one.at("/device/id").asString().equals(last))
           .allSatisfy(one -> assertThat(one.at("/device/place").asInt()).isEqualTo(39 * 12 + 1));
