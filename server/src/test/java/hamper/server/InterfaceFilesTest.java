@@ -8,6 +8,7 @@ import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.zip.GZIPInputStream;
@@ -26,6 +27,28 @@ class InterfaceFilesTest extends ApiCase {
                 .header("Accept-Encoding", encoding)
                 .build(),
             BodyHandlers.ofByteArray());
+  }
+
+  /**
+   * A browser that guesses how long a page holds shows the old one after an update, without files.
+   */
+  @Test
+  void nothingIsShownWithoutAskingWhetherItIsCurrent() throws Exception {
+    String page = new String(file("", "identity").body());
+    List<String> paths = new ArrayList<>(List.of("", "index.html"));
+    ASSET.matcher(page).results().forEach(found -> paths.add(found.group()));
+    for (String path : paths) {
+      HttpResponse<byte[]> first = file(path, "gzip");
+      assertThat(first.headers().firstValue("Cache-Control")).as(path).hasValue("no-cache");
+      String changed = first.headers().firstValue("Last-Modified").orElseThrow();
+      HttpRequest again =
+          HttpRequest.newBuilder(URI.create(server.base + "/" + path))
+              .header("If-Modified-Since", changed)
+              .build();
+      assertThat(server.client().send(again, BodyHandlers.ofByteArray()).statusCode())
+          .as(path)
+          .isEqualTo(304);
+    }
   }
 
   @Test
