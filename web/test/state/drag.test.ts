@@ -24,6 +24,7 @@ vi.stubGlobal('requestAnimationFrame', (does: () => void) => frames.push(does))
 const { useDisplay } = await import('../../src/state/display')
 const { usePatching } = await import('../../src/state/patching')
 const { useDrag } = await import('../../src/places/patch/drag')
+const { LABEL } = await import('../../src/places/patch/scale')
 
 const port = (number: number, kind = 'PIXEL') => ({ controller: 'k', kind, port: number })
 const leg = (piece: string, before: number, places: number) => ({
@@ -69,7 +70,7 @@ function element(attribute: string, dataset: Record<string, string> = {}): Eleme
   const self = {
     dataset,
     closest: (wanted: string) => (wanted === `[${attribute}]` ? self : null),
-    querySelector: () => ({ getBoundingClientRect: () => ({ left: 100 }) }),
+    getBoundingClientRect: () => ({ left: 100 - LABEL }),
   }
   return self as unknown as Element
 }

@@ -3,6 +3,7 @@ import type { LaneView } from '../../api/types'
 import { stretches } from '../../ribbon/geometry'
 import { useDisplay } from '../../state/display'
 import { usePatching, type Target } from '../../state/patching'
+import { LABEL } from './scale'
 
 /** Near the upper or lower edge of the lanes they scroll by themselves: how near (px), how fast. */
 const EDGE = 14
@@ -92,7 +93,8 @@ export function useDrag(scale: Ref<number>, scroller: Ref<HTMLElement | undefine
     if (!lane || !lane.present || !patching.fits(patching.dragged, lane.port.kind)) {
       return undefined
     }
-    const left = row.querySelector('[data-wire]')!.getBoundingClientRect().left
+    // also a row that flies by, while the lanes scroll under what is carried
+    const left = row.getBoundingClientRect().left + LABEL
     return { port: lane.port, before: before(lane, (x - left) / scale.value) }
   }
 

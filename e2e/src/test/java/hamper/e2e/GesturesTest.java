@@ -129,6 +129,34 @@ class GesturesTest extends DemoCase {
     assertThat(window.loose("net-1")).isVisible();
   }
 
+  /** Near the edge the lanes scroll by themselves, and what passes under the pointer is plain. */
+  @Test
+  void whatIsCarriedToTheEdgeIsAimedAtRowsThatFlyBy() {
+    window.go("Patch");
+    BoundingBox from = window.loose("buoys-1").boundingBox();
+    BoundingBox lanes = page.locator(".lanes").boundingBox();
+    page.mouse().move(from.x + 12, from.y + from.height / 2);
+    page.mouse().down();
+    page.mouse().move(lanes.x + 300, lanes.y + 100);
+    double edge = lanes.y + lanes.height - 6;
+    int plain = 0;
+    for (int i = 0; i < 100 && plain < 5; i++) {
+      page.mouse().move(lanes.x + 300 + i % 2, edge);
+      boolean flies =
+          (boolean)
+              page.evaluate(
+                  "([x, y]) => !!document.elementFromPoint(x, y)?.closest('.plain.lane')",
+                  List.of(lanes.x + 300, edge));
+      plain += flies ? 1 : 0;
+    }
+    assertThat(plain).as("plain rows under the pointer").isEqualTo(5);
+    page.mouse().move(lanes.x + 300, lanes.y + 60);
+    window.lanesAreStill();
+    window.noErrors();
+    page.keyboard().press("Escape");
+    page.mouse().up();
+  }
+
   @Test
   void oneShowsWhatAnotherShowsByAKey() {
     window.go("Patch");
