@@ -20,14 +20,48 @@ export function useBeside<T>(
   const known = shallowRef<T>()
   let timer = 0
 
-  async function look() {
-    const id = display.view?.id
-    const answer = id === undefined ? undefined : await ask(id).catch(() => undefined)
-    // of a display that was left meanwhile nothing is wanted
-    if (answer !== undefined && id === display.view?.id) {
+  /** The number of the question asked last, and of that whose answer is known. */
+  let asked = 0
+  let heard = 0
+  let changes: Promise<unknown> = Promise.resolve()
+
+  /** Takes an answer; not of a display that was left, nor after one to a later question. */
+  async function hear(id: string, asking: Promise<T | undefined>): Promise<boolean> {
+    const number = ++asked
+    const answer = await asking
+    if (answer !== undefined && id === display.view?.id && number > heard) {
+      heard = number
       known.value = answer
       learn(answer)
     }
+    return answer !== undefined
+  }
+
+  async function look() {
+    const id = display.view?.id
+    if (id !== undefined) {
+      await hear(
+        id,
+        ask(id).catch(() => undefined),
+      )
+    }
+  }
+
+  /**
+   * Changes what is known, one change after the other: each answer tells of all before it.
+   *
+   * @returns whether it was done; a failure is shown
+   */
+  function change(work: (display: string) => Promise<T>): Promise<boolean> {
+    const id = display.view!.id
+    const done = changes.then(() =>
+      hear(
+        id,
+        display.attempt(() => work(id)),
+      ),
+    )
+    changes = done
+    return done
   }
   watch(
     [() => display.view?.id, () => display.view?.version, () => display.besides],
@@ -41,5 +75,5 @@ export function useBeside<T>(
     },
     { immediate: true },
   )
-  return { known, look }
+  return { known, look, change }
 }

@@ -7,7 +7,7 @@ import { useDisplay } from './display'
 /** Strings that a person has seen right, and the last check of the whole plan. */
 export const useMarks = defineStore('marks', () => {
   const display = useDisplay()
-  const { known: now, look } = useBeside(api.marks)
+  const { known: now, look, change } = useBeside(api.marks)
 
   const seen = computed(() => new Map(now.value?.seen.map((one) => [one.piece, one])))
   const strings = computed(() => now.value?.strings ?? 0)
@@ -26,10 +26,7 @@ export const useMarks = defineStore('marks', () => {
     return last.wrong + last.refused ? 'NOT_CLEAN' : 'CLEAN'
   })
 
-  async function mark(pieces: string[], right: boolean) {
-    const answer = await display.attempt(() => api.mark(display.view!.id, pieces, right))
-    now.value = answer ?? now.value
-  }
+  const mark = (pieces: string[], right: boolean) => change((id) => api.mark(id, pieces, right))
 
   return { now, seen, check, strings, begun, look, mark }
 })

@@ -3,14 +3,12 @@ import { computed } from 'vue'
 import { api } from '../api/client'
 import type { Condition, Stage, StringAt, TroubleRequest } from '../api/types'
 import { useBeside } from './beside'
-import { useDisplay } from './display'
 
 const NONE: StringAt[] = []
 
 /** Where each string is, and what is done with it. */
 export const useProgress = defineStore('progress', () => {
-  const display = useDisplay()
-  const { known, look } = useBeside(api.progress)
+  const { known, look, change } = useBeside(api.progress)
   const strings = computed(() => known.value?.strings ?? NONE)
 
   const byPiece = computed(() => new Map(strings.value.map((one) => [one.piece, one])))
@@ -19,17 +17,12 @@ export const useProgress = defineStore('progress', () => {
     strings.value.some((one) => one.stage !== 'PLANNED' || one.trouble || one.stored),
   )
 
-  async function take(work: ReturnType<typeof api.progress>) {
-    const answer = await display.attempt(() => work)
-    known.value = answer ?? known.value
-    return answer !== undefined
-  }
-  const id = () => display.view!.id
-  const reach = (pieces: string[], stage: Stage) => take(api.reachStage(id(), pieces, stage))
-  const trouble = (body: TroubleRequest) => take(api.trouble(id(), body))
-  const settle = (pieces: string[]) => take(api.settled(id(), pieces))
+  const reach = (pieces: string[], stage: Stage) =>
+    change((id) => api.reachStage(id, pieces, stage))
+  const trouble = (body: TroubleRequest) => change((id) => api.trouble(id, body))
+  const settle = (pieces: string[]) => change((id) => api.settled(id, pieces))
   const store = (pieces: string[], condition: Condition, place: string) =>
-    take(api.stored(id(), pieces, condition, place))
+    change((id) => api.stored(id, pieces, condition, place))
 
   return { strings, byPiece, begun, look, reach, trouble, settle, store }
 })

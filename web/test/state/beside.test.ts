@@ -172,6 +172,50 @@ describe('where strings are', () => {
   })
 })
 
+describe('changes that follow one another quickly', () => {
+  const after = <T>(millis: number, what: T) =>
+    new Promise<T>((done) => setTimeout(() => done(what), millis))
+  const hung = (...pieces: string[]) => ({
+    strings: pieces.map((piece) => ({ piece, stage: 'HUNG' })),
+  })
+
+  it('are told one after the other, and the last answer holds', async () => {
+    server.reachStage
+      .mockImplementationOnce(() => after(90, hung('p')))
+      .mockImplementationOnce(() => after(10, hung('p', 'q')))
+    const progress = useProgress()
+    const both = Promise.all([progress.reach(['p'], 'HUNG'), progress.reach(['q'], 'HUNG')])
+    await vi.advanceTimersByTimeAsync(50)
+    expect(server.reachStage).toHaveBeenCalledTimes(1)
+    await vi.advanceTimersByTimeAsync(80)
+    expect(await both).toEqual([true, true])
+    expect(progress.strings).toHaveLength(2)
+  })
+
+  it('are not taken back by what was asked for before them', async () => {
+    server.progress.mockImplementationOnce(() => after(90, hung()))
+    server.reachStage.mockResolvedValueOnce(hung('p'))
+    const progress = useProgress()
+    const looked = progress.look()
+    await progress.reach(['p'], 'HUNG')
+    await vi.advanceTimersByTimeAsync(100)
+    await looked
+    expect(progress.strings).toHaveLength(1)
+  })
+
+  it('go to the display that they were meant for', async () => {
+    server.reachStage.mockImplementation(() => after(50, hung('p')))
+    const progress = useProgress()
+    void progress.reach(['p'], 'HUNG')
+    const second = progress.reach(['q'], 'HUNG')
+    useDisplay().view = view('b')
+    await vi.advanceTimersByTimeAsync(120)
+    expect(await second).toBe(true)
+    expect(server.reachStage.mock.calls.map(([id]) => id as string)).toEqual(['a', 'a'])
+    expect(progress.strings).toHaveLength(0)
+  })
+})
+
 describe('how devices stand to the plan', () => {
   const now = (version: number, ...states: string[]) => ({
     version,
