@@ -12,12 +12,14 @@ import hamper.display.Plan;
 import hamper.display.PortRef;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** A layout in words: what hangs where and why, and what is in the way of the rest. */
 final class Telling {
@@ -129,22 +131,34 @@ final class Telling {
   }
 
   List<Left> left(List<PieceAt> pieces, boolean stopped) {
+    Map<PortKind, Map<String, List<Outlet>>> ending = new EnumMap<>(PortKind.class);
     return pieces.stream()
         .filter(at -> layout.of(at.piece().id()).isEmpty())
-        .map(at -> new Left(at.piece().id(), at.title(), whyNot(at, stopped)))
+        .map(at -> new Left(at.piece().id(), at.title(), whyNot(at, ending, stopped)))
         .toList();
   }
 
-  /** What is in the way of a piece: what the checks said, or what the nearest ports have. */
-  private String whyNot(PieceAt at, boolean stopped) {
+  /** By zone, the ports of a kind whose wires end there. */
+  private Map<String, List<Outlet>> ending(PortKind kind) {
+    return layout.boards(kind).stream()
+        .flatMap(board -> board.outlets().stream())
+        .collect(Collectors.groupingBy(outlet -> Yardstick.key(outlet.end())));
+  }
+
+  /**
+   * What is in the way of a piece: what the checks said, or what the nearest ports have.
+   *
+   * @param ending of each kind, filled where it is asked for
+   */
+  private String whyNot(
+      PieceAt at, Map<PortKind, Map<String, List<Outlet>>> ending, boolean stopped) {
     String said = lessons.whyNot(at.piece().id());
     if (!said.isEmpty()) {
       return said;
     }
-    return layout.boards(at.piece().portKind()).stream()
-        .flatMap(board -> board.outlets().stream())
-        .sorted(
-            Comparator.comparingDouble(outlet -> measured.taken(outlet.end(), at.prop().zone())))
+    Map<String, List<Outlet>> there = ending.computeIfAbsent(at.piece().portKind(), this::ending);
+    return measured.nearest(at.prop().zone()).stream()
+        .flatMap(zone -> there.getOrDefault(zone, List.of()).stream())
         .flatMap(
             outlet ->
                 outlet.against(at).map(why -> plan.written(outlet.ref()) + ": " + why).stream())

@@ -4,17 +4,13 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** From nothing to two hundred props of every kind, by keyboard and paste alone. */
 class FirstEveningTest {
-  @TempDir Path data;
-
   /** Counts what a planner's fingers do. */
   private static final class Fingers {
     private final Page page;
@@ -67,8 +63,8 @@ class FirstEveningTest {
 
   @Test
   void twoHundredPropsOfTenKindsAreEnteredByKeyboardAndPasteAlone() throws Exception {
-    try (Program program = Program.empty(data);
-        Window window = new Window(program.url)) {
+    Program program = SharedProgram.empty();
+    try (Window window = new Window(program.url)) {
       Page page = window.page;
       page.getByLabel("Name of the display").waitFor();
       window.copied(pasted());

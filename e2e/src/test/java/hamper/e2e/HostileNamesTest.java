@@ -12,7 +12,6 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** A display file from a stranger: its names are text, wherever they are shown. */
 class HostileNamesTest {
@@ -28,12 +27,10 @@ class HostileNamesTest {
           "\\u05D0\\u05D1\\u05D2 <b>bold</b> &lt;",
           "=HYPERLINK(1)");
 
-  @TempDir Path data;
-
   @Test
   void namesAreShownAsTextInEveryPlace() throws Exception {
-    try (Program program = Program.empty(data);
-        Window window = new Window(program.url)) {
+    Program program = SharedProgram.empty();
+    try (Window window = new Window(program.url)) {
       window.openFile(program.url, hostile().getBytes(StandardCharsets.UTF_8));
       assertThat(window.page.getByTestId("display-menu")).containsText("0 <img src=x");
       for (String place :

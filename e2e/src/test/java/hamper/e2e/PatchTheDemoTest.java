@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.KeyboardModifier;
+import hamper.samples.Trial;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -16,19 +17,25 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * The whole demo patched from an empty patch, as it hangs there: by keyboard and finder alone, and
- * by mouse. What it costs is counted.
+ * The demo patched as it hangs there: by keyboard and finder alone, and by mouse. What it costs is
+ * counted. The long form begins with an empty patch, the short one takes off the first ports.
  */
+@Tag("trial")
 class PatchTheDemoTest extends DemoCase {
   private static final JsonMapper JSON = new JsonMapper();
   private static final HttpClient CLIENT = HttpClient.newHttpClient();
   private static final int MOST_STROKES = 150;
   private static final int MOST_ACTIONS = 90;
+
+  /** Ports that are patched; the demo has fewer than the long form takes. */
+  private static final int PORTS = Trial.size(14, 1_000);
 
   /** Pieces of one prop on ports one after another: they go to the controller as one. */
   private static final List<String> ACROSS = List.of("Hall roof", "Winch lamps");
@@ -91,10 +98,15 @@ class PatchTheDemoTest extends DemoCase {
     return all;
   }
 
-  /** Takes everything off, as one step. */
+  /** Takes everything off that is patched in this form, as one step. */
   private List<Hung> emptied() throws Exception {
     JsonNode display = display();
-    List<Hung> hung = hung(display);
+    List<Hung> all = hung(display);
+    List<Hung> hung =
+        IntStream.range(0, all.size())
+            .filter(i -> i < PORTS || ACROSS.contains(all.get(i).pieces().get(0).prop()))
+            .mapToObj(all::get)
+            .toList();
     List<String> ids = new ArrayList<>();
     hung.forEach(one -> one.pieces().forEach(piece -> ids.add("\"" + piece.id() + "\"")));
     window.acknowledged(
@@ -113,6 +125,11 @@ class PatchTheDemoTest extends DemoCase {
     return hung;
   }
 
+  /** Of what the whole demo may cost, as much as some of its ports may. */
+  private static int share(int whole, int ports, int all) {
+    return whole * ports / all;
+  }
+
   private static Map<String, List<String>> titles(List<Hung> hung) {
     Map<String, List<String>> titles = new LinkedHashMap<>();
     hung.forEach(
@@ -128,6 +145,7 @@ class PatchTheDemoTest extends DemoCase {
 
   @Test
   void byKeyboardAndFinderAlone() throws Exception {
+    Map<String, List<String>> were = titles(hung(display()));
     List<Hung> hung = emptied();
     stroke("/", "going to the finder");
     for (Hung port : hung) {
@@ -143,8 +161,8 @@ class PatchTheDemoTest extends DemoCase {
     page.keyboard().press("Escape");
     System.out.printf(
         "the demo patched by keyboard: %d key strokes besides names, %s%n", strokes, spent);
-    assertThat(titles(hung(display()))).isEqualTo(titles(hung));
-    assertThat(strokes).isLessThan(MOST_STROKES);
+    assertThat(titles(hung(display()))).isEqualTo(were);
+    assertThat(strokes).isLessThan(share(MOST_STROKES, hung.size(), were.size()));
   }
 
   /** Several pieces of a prop that hang one after another are called by it. */
@@ -182,6 +200,7 @@ class PatchTheDemoTest extends DemoCase {
 
   @Test
   void byMouse() throws Exception {
+    Map<String, List<String>> were = titles(hung(display()));
     List<Hung> hung = emptied();
     for (Hung port : hung) {
       String prop = port.pieces().get(0).prop();
@@ -208,8 +227,8 @@ class PatchTheDemoTest extends DemoCase {
       }
     }
     System.out.printf("the demo patched by mouse: %d actions, %s%n", actions, spent);
-    assertThat(titles(hung(display()))).isEqualTo(titles(hung));
-    assertThat(actions).isLessThan(MOST_ACTIONS);
+    assertThat(titles(hung(display()))).isEqualTo(were);
+    assertThat(actions).isLessThan(share(MOST_ACTIONS, hung.size(), were.size()));
   }
 
   private void act(String what) {
@@ -278,6 +297,11 @@ class PatchTheDemoTest extends DemoCase {
     if (turned) {
       act("turns of the wheel over ports");
       window.lanesAreStill();
+      // a busy machine scrolls on after the wheel
+      for (int i = 0; i < 20 && !seen(lane, box); i++) {
+        page.mouse().wheel(0, -140);
+        window.lanesAreStill();
+      }
     }
   }
 

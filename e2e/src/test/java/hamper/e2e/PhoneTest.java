@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /**
  * On a ladder, with names as long as they may be: nothing has to be looked for beside the screen.
@@ -34,12 +33,10 @@ class PhoneTest {
       "overview overview/strings network network/who controllers props patch addresses loads"
           + " loads/supplies handover paper trial trial/check";
 
-  @TempDir Path data;
-
   @Test
   void noPlaceSlidesSideways() throws Exception {
-    try (Program program = Program.empty(data);
-        Window window = new Window(program.url)) {
+    Program program = SharedProgram.empty();
+    try (Window window = new Window(program.url)) {
       window.page.setViewportSize(390, 844);
       empty(window);
       window.openFile(program.url, withLongNames().getBytes(StandardCharsets.UTF_8));

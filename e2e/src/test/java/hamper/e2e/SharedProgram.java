@@ -23,11 +23,17 @@ final class SharedProgram {
 
   /** With the demo display anew, and no other; nothing is lit and no door is open. */
   static Program demo() throws IOException {
+    empty();
+    ask("POST", "/api/displays/demo");
+    return program;
+  }
+
+  /** With no display at all; nothing is lit and no door is open. */
+  static Program empty() throws IOException {
     if (program == null) {
-      program = Program.demo(DATA, 0);
+      program = Program.empty(DATA);
     } else {
       tidy();
-      ask("POST", "/api/displays/demo");
     }
     return program;
   }

@@ -6,13 +6,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /**
  * A display of one's own in one evening: network, controllers of every kind, and a piece of every
@@ -58,7 +56,6 @@ class WholeEveningTest {
           "star to K3",
           "flood to K4-1");
 
-  @TempDir Path data;
   private Program program;
   private Window window;
   private Page page;
@@ -66,7 +63,7 @@ class WholeEveningTest {
 
   @BeforeEach
   void start() throws Exception {
-    program = Program.empty(data);
+    program = SharedProgram.empty();
     window = new Window(program.url);
     page = window.page;
   }
@@ -74,7 +71,6 @@ class WholeEveningTest {
   @AfterEach
   void stop() {
     window.close();
-    program.close();
   }
 
   private void act(Runnable work) {

@@ -34,18 +34,29 @@ public final class CatalogueFiles {
       List<PieceModel> pieceModels,
       List<PixelType> pixelTypes) {}
 
-  /** Reads all shipped files. */
-  public static Catalog shipped() {
-    List<DeviceModel> models = new ArrayList<>();
-    List<PieceModel> pieceModels = new ArrayList<>();
-    List<PixelType> pixelTypes = new ArrayList<>();
-    for (String name : SHIPPED) {
-      Content content = read(bytes("/hamper/catalogue/" + name + ".json"));
-      models.addAll(content.models());
-      pieceModels.addAll(content.pieceModels());
-      pixelTypes.addAll(content.pixelTypes());
+  /** It never changes while the program runs, so it is read once, by who asks first. */
+  private static final class Shipped {
+    private static final Catalog CATALOG = read();
+
+    private Shipped() {}
+
+    private static Catalog read() {
+      List<DeviceModel> models = new ArrayList<>();
+      List<PieceModel> pieceModels = new ArrayList<>();
+      List<PixelType> pixelTypes = new ArrayList<>();
+      for (String name : SHIPPED) {
+        Content content = CatalogueFiles.read(bytes("/hamper/catalogue/" + name + ".json"));
+        models.addAll(content.models());
+        pieceModels.addAll(content.pieceModels());
+        pixelTypes.addAll(content.pixelTypes());
+      }
+      return Catalog.of(models, pixelTypes).withPieceModels(pieceModels);
     }
-    return Catalog.of(models, pixelTypes).withPieceModels(pieceModels);
+  }
+
+  /** What all shipped files say. */
+  public static Catalog shipped() {
+    return Shipped.CATALOG;
   }
 
   /**

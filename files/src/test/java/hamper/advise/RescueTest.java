@@ -27,7 +27,7 @@ import org.junit.jupiter.api.Test;
 /** Where a controller is dead, no answer makes anything worse, and what stays dark is said. */
 @Tag("trial")
 class RescueTest {
-  private static final int DISPLAYS = Trial.size(12, 100);
+  private static final int DISPLAYS = Trial.size(5, 100);
 
   private static final Path DEMO =
       Path.of("../server/src/main/resources/hamper/demo/saltmarsh-quay.hamper.json");

@@ -42,7 +42,7 @@ import org.junit.jupiter.api.Test;
 @Tag("trial")
 class ExactArrangeTest {
   private static final Catalog CATALOG = CatalogueFiles.shipped();
-  private static final int YARDS = Trial.size(8, 300);
+  private static final int YARDS = Trial.size(4, 300);
   private static final double LEFT = 1e8;
 
   private record Way(double sum, Map<PieceAt, PortRef> at) {}

@@ -27,7 +27,7 @@ import java.util.stream.Collectors;
 
 /** Plans to arrange, and what is asked of every proposal for them. */
 final class Yards {
-  static final int COUNT = Trial.size(8, 1_000);
+  static final int COUNT = Trial.size(5, 1_000);
 
   private Yards() {}
 

@@ -15,6 +15,7 @@ import hamper.files.Json;
 import hamper.samples.LargeDisplays;
 import hamper.samples.RandomEdits;
 import hamper.samples.RandomWorkshopEdits;
+import hamper.samples.Trial;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -24,6 +25,7 @@ import java.util.Deque;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -32,10 +34,11 @@ import org.junit.jupiter.params.provider.ValueSource;
  * Evenings of random edits, whatever they make of the display: what holds for every edit is looked
  * at after each.
  */
+@Tag("trial")
 class RandomEveningTest {
   private static final Path DEMO =
       Path.of("../server/src/main/resources/hamper/demo/saltmarsh-quay.hamper.json");
-  private static final int EDITS = 150;
+  private static final int EDITS = Trial.size(70, 150);
 
   private static Plan demo() throws IOException {
     return DisplayFile.read(Files.readAllBytes(DEMO), CatalogueFiles.shipped());

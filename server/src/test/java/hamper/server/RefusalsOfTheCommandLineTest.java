@@ -86,7 +86,6 @@ class RefusalsOfTheCommandLineTest {
     write("cut.json", demo.substring(0, 5_000));
     write("deep.json", "[".repeat(10_000));
     write("twice.json", demo.replaceFirst("\"name\"", "\"name\": \"x\", \"name\""));
-    write("large.json", " ".repeat((20 << 20) + 1));
     write("huge-number.json", demo.replaceFirst("\"pixels\": ?\\d+", "\"pixels\": 1e308"));
     write("long-label.json", demo.replaceFirst("\"name\": ?\"[^\"]*\"", longName()));
     write("newer.json", demo.replaceFirst("\"formatVersion\": ?2", "\"formatVersion\": 99"));
@@ -109,7 +108,10 @@ class RefusalsOfTheCommandLineTest {
 
   @ParameterizedTest
   @MethodSource("refusals")
-  void eachIsOneSentenceAndExitCodeTwo(Refusal refusal) {
+  void eachIsOneSentenceAndExitCodeTwo(Refusal refusal) throws IOException {
+    if (refusal.command().contains("@large.json")) {
+      write("large.json", " ".repeat((20 << 20) + 1));
+    }
     if (refusal.command().contains("@kept")) {
       run("import", DEMO, "--data", folder.resolve("kept").toString());
     }

@@ -54,7 +54,7 @@ class KilledGivingTest {
 
   @Test
   void everyStateIsTrueAfterAKill() throws Exception {
-    int kills = Trial.size(3, 50);
+    int kills = Trial.size(2, 50);
     server = ServerProcess.usual(folder);
     display = JSON.readTree(server.post("/api/displays/demo", "").body()).get("id").asString();
     for (int kill = 0; kill < kills; kill++) {
@@ -64,7 +64,7 @@ class KilledGivingTest {
         slow(place, random.nextInt(3) > 0);
       }
       begin(server, "ALL", false);
-      // few kills come early, in the midst and late; many come at random
+      // few kills come at even distances; many come at random
       Thread.sleep(
           Trial.isLong() ? random.nextInt(LONGEST) : LONGEST * (2L * kill + 1) / (2L * kills));
       server.kill();

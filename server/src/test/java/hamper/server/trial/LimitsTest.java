@@ -14,7 +14,8 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -26,13 +27,17 @@ import tools.jackson.databind.JsonNode;
 class LimitsTest {
   private static final int MEGABYTE = 1 << 20;
 
-  @TempDir Path folder;
-  private ServerProcess server;
+  @TempDir static Path folder;
+  private static ServerProcess server;
   private String display;
 
-  @BeforeEach
-  void start() throws Exception {
+  @BeforeAll
+  static void start() throws Exception {
     server = ServerProcess.usual(folder);
+  }
+
+  @BeforeEach
+  void begin() throws Exception {
     display =
         "/api/displays/"
             + Json.MAPPER
@@ -41,8 +46,8 @@ class LimitsTest {
                 .asString();
   }
 
-  @AfterEach
-  void stop() throws Exception {
+  @AfterAll
+  static void stop() throws Exception {
     server.end();
   }
 
