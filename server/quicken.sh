@@ -7,6 +7,6 @@ unpacked=$PWD/target/app
 rm -rf "$unpacked"
 data=$(mktemp -d)
 java -Djarmode=tools -jar target/hamper-app.jar extract --destination "$unpacked" >/dev/null 2>&1 &&
-  timeout 120 java -XX:+UseParallelGC -XX:TieredStopAtLevel=1 -XX:ArchiveClassesAtExit="$unpacked/hamper.jsa" -Dspring.context.exit=onRefresh \
+  timeout 120 java -XX:+UseParallelGC -XX:TieredStopAtLevel=1 -XX:CICompilerCount=1 -XX:ArchiveClassesAtExit="$unpacked/hamper.jsa" -Dspring.context.exit=onRefresh \
     -jar "$unpacked/hamper-app.jar" demo --data "$data" --port 0 >/dev/null 2>&1 || true
 rm -rf "$data"

@@ -11,7 +11,7 @@ import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
 import { PACKINGS, PORT_STARTS } from '../../parts/words'
 import { useDisplay } from '../../state/display'
-import { DOTTED } from '../network/ip'
+import { ADDRESS } from '../network/ip'
 import { rangesOf, rangesTold } from './inputRanges'
 
 /** What is seldom set of a controller: how it is sent to, what it is told to listen to, who feeds its power inputs. */
@@ -71,8 +71,7 @@ function removeAdapter(index: number) {
           class="mono"
           :value="one.address"
           :label="`Address of adapter ${i + 1} of ${controller.tag}`"
-          :pattern="DOTTED"
-          told="four numbers from 0 to 255, such as 198.51.100.5"
+          v-bind="ADDRESS"
           @change="(address) => adapter(i, { address })"
         />
         <button type="button" class="act" @click="removeAdapter(i)">remove</button>

@@ -24,7 +24,7 @@ import { whyController } from '../../parts/why'
 import StateMark from '../../shell/StateMark.vue'
 import { useGoThere } from '../../shell/goThere'
 import { useDisplay } from '../../state/display'
-import { DOTTED } from '../network/ip'
+import { ADDRESS } from '../network/ip'
 import ControllerMore from './ControllerMore.vue'
 
 /** One controller as a sentence: what it is, where it hangs, what it listens to; edited in place. */
@@ -181,8 +181,7 @@ const TAG = /^[A-Za-z][A-Za-z0-9]{0,7}$/
           :value="settings.address ?? ''"
           none="no address"
           :label="`Address of ${controller.tag}`"
-          :pattern="DOTTED"
-          told="four numbers from 0 to 255, such as 198.51.100.11"
+          v-bind="ADDRESS"
           @change="(v) => set({ address: v || undefined })"
       /></span>
       <template v-if="!view.host">

@@ -4,7 +4,7 @@ import InPlaceText from '../../parts/InPlaceText.vue'
 import NearOnly from '../../parts/NearOnly.vue'
 import StateMark from '../../shell/StateMark.vue'
 import type { Device } from './deviceList'
-import { DOTTED } from './ip'
+import { ADDRESS } from './ip'
 
 /** Devices with their addresses, each set where it stands. */
 defineProps<{ devices: Device[]; lit?: string }>()
@@ -37,8 +37,7 @@ const ROW = 28
           :value="one.occupant.address ?? ''"
           none="no address"
           :label="`Address of ${one.title}`"
-          :pattern="DOTTED"
-          told="four numbers from 0 to 255, such as 198.51.100.11"
+          v-bind="ADDRESS"
           @change="(v) => v && emit('give', one.occupant, v)"
         />
       </span>

@@ -5,7 +5,7 @@ import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceNumber from '../../parts/InPlaceNumber.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
 import { useDisplay } from '../../state/display'
-import { DOTTED, RANGE } from './ip'
+import { ADDRESS, RANGE } from './ip'
 
 /** What a subnet is, each value set where it stands. */
 const props = defineProps<{ line: AddressLine }>()
@@ -41,8 +41,7 @@ function setDhcp(text: string) {
       <InPlaceText
         :value="line.subnet.network"
         label="Network address"
-        :pattern="DOTTED"
-        told="four numbers from 0 to 255, such as 198.51.100.0"
+        v-bind="ADDRESS"
         @change="(network) => put({ network })"
       />/<InPlaceNumber
         :value="line.subnet.prefix"

@@ -14,6 +14,12 @@ const NUMBER = '(25[0-5]|2[0-4]\\d|[01]?\\d{1,2})'
 const FOUR = `${NUMBER}(\\.${NUMBER}){3}`
 export const DOTTED = new RegExp(`^${FOUR}$`)
 
+/** Of a field in which one is typed. */
+export const ADDRESS = {
+  pattern: DOTTED,
+  told: 'four numbers from 0 to 255, such as 198.51.100.11',
+}
+
 /** From one address to another, as DHCP ranges are written. */
 export const RANGE = new RegExp(`^${FOUR}\\s*[–-]\\s*${FOUR}$`)
 

@@ -61,10 +61,6 @@ public record Leg(
     return new Leg(piece, newNullPixels, newCableMetres, box, mirrorOf, newCableGauge, cut, feeds);
   }
 
-  public Leg withMirrorOf(Optional<String> newMirrorOf) {
-    return new Leg(piece, nullPixels, cableMetres, box, newMirrorOf, cableGauge, cut, feeds);
-  }
-
   public Leg withBox(Optional<Integer> newBox) {
     return new Leg(piece, nullPixels, cableMetres, newBox, mirrorOf, cableGauge, cut, feeds);
   }

@@ -205,10 +205,6 @@ public final class ArtNet {
     return Bytes.u8(packet, 12);
   }
 
-  public static int pollDiagnostics(byte[] packet) {
-    return Bytes.u8(packet, 13);
-  }
-
   /** Fields that are not there count as 0. */
   public static int targetTop(byte[] packet, int length) {
     return field(packet, length, 14);

@@ -80,6 +80,7 @@ final class Program implements AutoCloseable {
         List.of(
             Path.of(System.getProperty("java.home"), "bin", "java").toString(),
             "-XX:TieredStopAtLevel=1", // it is started often and runs shortly
+            "-XX:CICompilerCount=1",
             "-XX:+UseSerialGC",
             "-XX:SharedArchiveFile=" + APP.resolve("hamper.jsa").toAbsolutePath(),
             "-Xlog:cds=off",

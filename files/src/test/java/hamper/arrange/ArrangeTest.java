@@ -6,6 +6,7 @@ import hamper.display.Leg;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.facts.Facts;
+import hamper.samples.Trial;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
@@ -53,7 +54,7 @@ class ArrangeTest {
     double nearMetres = 0;
     int easyMore = 0;
     int fewMore = 0;
-    for (int seed = 0; seed < 12; seed++) {
+    for (int seed = 0; seed < Trial.size(6, 12); seed++) {
       Plan plan = Yards.measured(seed);
       Facts facts = Facts.of(plan);
       Set<String> wanted = Arrange.loose(plan);

@@ -34,6 +34,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -148,6 +149,11 @@ class ExactArrangeTest {
     return all;
   }
 
+  private static Map<String, Long> portsByController(Plan plan) {
+    return ports(plan).stream()
+        .collect(Collectors.groupingBy(PortRef::controller, Collectors.counting()));
+  }
+
   /** Cable from where the wire ends to a piece (m). */
   private static double metres(Plan plan, PortRef port, PieceAt piece, Map<PortRef, PieceAt> ends) {
     Optional<String> from =
@@ -173,6 +179,11 @@ class ExactArrangeTest {
 
   /** The weighed sum of a way, piece by piece in their order. */
   private static double sum(Plan plan, Aim aim, List<PieceAt> pieces, Map<PieceAt, PortRef> at) {
+    return sum(plan, portsByController(plan), aim, pieces, at);
+  }
+
+  private static double sum(
+      Plan plan, Map<String, Long> ports, Aim aim, List<PieceAt> pieces, Map<PieceAt, PortRef> at) {
     Weights weights = aim.weights();
     double sum = 0;
     Map<PortRef, PieceAt> ends = new HashMap<>();
@@ -183,12 +194,13 @@ class ExactArrangeTest {
         sum += LEFT;
         continue;
       }
-      long ports =
-          ports(plan).stream().filter(one -> one.controller().equals(port.controller())).count();
       long taken =
           ends.keySet().stream().filter(one -> one.controller().equals(port.controller())).count();
       sum += metres(plan, port, piece, ends) * weights.metre();
-      sum += ends.containsKey(port) ? weights.shared() : weights.room() * taken / ports;
+      sum +=
+          ends.containsKey(port)
+              ? weights.shared()
+              : weights.room() * taken / ports.get(port.controller());
       sum += taken == 0 ? weights.another() : 0;
       sum += beside(weights, piece, port, hung);
       ends.put(port, piece);
@@ -250,6 +262,7 @@ class ExactArrangeTest {
 
   private static void ways(
       Plan plan,
+      Map<String, Long> ports,
       Aim aim,
       Map<PieceAt, List<PortRef>> may,
       List<PieceAt> pieces,
@@ -257,13 +270,13 @@ class ExactArrangeTest {
       Map<PieceAt, PortRef> at,
       List<Way> all) {
     if (index == pieces.size()) {
-      all.add(new Way(sum(plan, aim, pieces, at), new LinkedHashMap<>(at)));
+      all.add(new Way(sum(plan, ports, aim, pieces, at), new LinkedHashMap<>(at)));
       return;
     }
-    ways(plan, aim, may, pieces, index + 1, at, all);
+    ways(plan, ports, aim, may, pieces, index + 1, at, all);
     for (PortRef port : may.get(pieces.get(index))) {
       at.put(pieces.get(index), port);
-      ways(plan, aim, may, pieces, index + 1, at, all);
+      ways(plan, ports, aim, may, pieces, index + 1, at, all);
       at.remove(pieces.get(index));
     }
   }
@@ -285,7 +298,7 @@ class ExactArrangeTest {
             ports(plan).stream().filter(port -> right(plan, before, Map.of(piece, port))).toList());
       }
       List<Way> all = new ArrayList<>();
-      ways(plan, aim, may, pieces, 0, new LinkedHashMap<>(), all);
+      ways(plan, portsByController(plan), aim, may, pieces, 0, new LinkedHashMap<>(), all);
       all.sort(Comparator.comparingDouble(Way::sum));
       Way best =
           all.stream().filter(way -> right(plan, before, way.at())).findFirst().orElseThrow();
@@ -310,7 +323,7 @@ class ExactArrangeTest {
     Least least = proposal.cost().least();
     all.stream()
         .filter(way -> way.at().keySet().equals(hung))
-        .limit(60)
+        .limit(Trial.size(15, 60))
         .filter(way -> right(plan, before, way.at()))
         .forEach(
             way -> {

@@ -7,6 +7,7 @@ import hamper.display.Display;
 import hamper.display.Plan;
 import hamper.edit.Edit;
 import hamper.samples.RandomEdits;
+import hamper.samples.Trial;
 import hamper.value.RefusedException;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -20,6 +21,8 @@ import org.junit.jupiter.api.Test;
 
 /** Which edits get in each other's way, where two windows make them of the same version. */
 class EditOverlapTest {
+  private static final int PAIRS = Trial.size(400, 1_000);
+
   private static final Path TABLE = Path.of("src/test/resources/edit-overlaps.txt");
 
   /** Name in the table, and the edit, on the demo display. */
@@ -174,7 +177,7 @@ class EditOverlapTest {
     RandomEdits edits = new RandomEdits(7);
     int tried = 0;
     List<String> different = new ArrayList<>();
-    for (int i = 0; i < 1000; i++) {
+    for (int i = 0; i < PAIRS; i++) {
       Edit first = edits.next(plan);
       Edit second = edits.next(plan);
       if (writes(plan, first).overlap(writes(plan, second)).isEmpty()) {
@@ -190,7 +193,7 @@ class EditOverlapTest {
         }
       }
     }
-    assertThat(tried).isGreaterThan(400);
+    assertThat(tried).isGreaterThan(PAIRS * 2 / 5);
     assertThat(different)
         .allMatch(pair -> READS.stream().anyMatch(pair::contains))
         .hasSizeLessThan(tried / 20);

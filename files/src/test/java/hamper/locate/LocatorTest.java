@@ -20,6 +20,7 @@ import hamper.resolve.PixelMap;
 import hamper.resolve.Placement;
 import hamper.samples.RandomEdits;
 import hamper.samples.RandomYards;
+import hamper.samples.Trial;
 import hamper.value.RefusedException;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -34,6 +35,9 @@ import org.junit.jupiter.api.Test;
  * after another, that knows nothing of arithmetic.
  */
 class LocatorTest {
+  /** Rows of each grid of which every slot is asked. */
+  private static final int ROWS = Trial.size(2, 20);
+
   private static final Catalog CATALOG = CatalogueFiles.shipped();
   private static final int SPOTS = 3_000;
 
@@ -206,7 +210,7 @@ class LocatorTest {
                   .distinct()
                   .count());
       Locator locator = new Locator(facts);
-      for (int i = 0; i < 5 && !grid.rows().isEmpty(); i++) {
+      for (int i = 0; i < ROWS && !grid.rows().isEmpty(); i++) {
         AddressGrid.Row row = grid.rows().get(random.nextInt(grid.rows().size()));
         for (Locator.Slot slot : locator.slotsOf(row)) {
           boolean universes =

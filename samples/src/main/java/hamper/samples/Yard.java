@@ -30,7 +30,6 @@ import hamper.edit.PatchPieces;
 import hamper.edit.PutController;
 import hamper.edit.PutProps;
 import hamper.edit.PutSupply;
-import hamper.edit.RemoveSubnet;
 import hamper.edit.SetLegs;
 import hamper.network.AddressLine;
 import java.util.Arrays;
@@ -192,10 +191,5 @@ public final class Yard {
             List.of(
                 new Prop(
                     id, pieces[0].id(), Optional.empty(), Optional.empty(), List.of(pieces)))));
-  }
-
-  /** Without its subnet, where a display tells none. */
-  public Yard withoutSubnet() {
-    return edit(new RemoveSubnet(SHOW.id()));
   }
 }

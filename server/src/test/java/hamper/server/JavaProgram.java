@@ -22,6 +22,10 @@ public final class JavaProgram {
   private static final Path ARCHIVE = FOLDER.resolve("loaded.jsa");
   private static final int PATIENCE = 120;
 
+  /** One compiler, and only the quick one: what it does for speed is hardly paid back. */
+  private static final List<String> QUICK =
+      List.of(java(), "-XX:TieredStopAtLevel=1", "-XX:CICompilerCount=1");
+
   private static List<String> prepared;
 
   private JavaProgram() {}
@@ -35,7 +39,7 @@ public final class JavaProgram {
    * @param options of the virtual machine: its collector, and what else is to be another
    */
   public static List<String> of(List<String> options, Class<?> program, String... arguments) {
-    List<String> command = new ArrayList<>(List.of(java(), "-XX:TieredStopAtLevel=1"));
+    List<String> command = new ArrayList<>(QUICK);
     command.addAll(options);
     command.addAll(prepared());
     command.add(program.getName());
@@ -129,10 +133,9 @@ public final class JavaProgram {
   /** Starts a server with the demo, which ends as soon as it is up, and keeps what it loaded. */
   private static void archive(String path) throws IOException {
     Path data = Files.createTempDirectory(FOLDER.toAbsolutePath(), "data");
-    List<String> command =
+    List<String> command = new ArrayList<>(QUICK);
+    command.addAll(
         List.of(
-            java(),
-            "-XX:TieredStopAtLevel=1",
             "-XX:+UseSerialGC",
             "-XX:ArchiveClassesAtExit=" + ARCHIVE.toAbsolutePath(),
             "-Dspring.context.exit=onRefresh",
@@ -143,7 +146,7 @@ public final class JavaProgram {
             "--port",
             "0",
             "--data",
-            data.toString());
+            data.toString()));
     Process process =
         new ProcessBuilder(command)
             .redirectErrorStream(true)

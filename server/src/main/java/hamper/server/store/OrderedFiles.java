@@ -3,8 +3,6 @@ package hamper.server.store;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
-import java.nio.channels.FileLock;
-import org.h2.store.fs.FileBase;
 import org.h2.store.fs.FilePath;
 import org.h2.store.fs.FilePathWrapper;
 
@@ -45,11 +43,9 @@ public final class OrderedFiles extends FilePathWrapper {
     return new Ordered(super.open(mode));
   }
 
-  private static final class Ordered extends FileBase {
-    private final FileChannel file;
-
+  private static final class Ordered extends FileBelow {
     Ordered(FileChannel file) {
-      this.file = file;
+      super(file);
     }
 
     @Override
@@ -88,61 +84,6 @@ public final class OrderedFiles extends FilePathWrapper {
       while (source.hasRemaining()) {
         at += file.write(source, at);
       }
-    }
-
-    @Override
-    public synchronized int write(ByteBuffer source) throws IOException {
-      long position = file.position();
-      int count = write(source, position);
-      file.position(position + count);
-      return count;
-    }
-
-    @Override
-    public FileChannel truncate(long size) throws IOException {
-      file.truncate(size);
-      return this;
-    }
-
-    @Override
-    public void force(boolean metaData) throws IOException {
-      file.force(metaData);
-    }
-
-    @Override
-    public int read(ByteBuffer target, long position) throws IOException {
-      return file.read(target, position);
-    }
-
-    @Override
-    public int read(ByteBuffer target) throws IOException {
-      return file.read(target);
-    }
-
-    @Override
-    public long position() throws IOException {
-      return file.position();
-    }
-
-    @Override
-    public FileChannel position(long position) throws IOException {
-      file.position(position);
-      return this;
-    }
-
-    @Override
-    public long size() throws IOException {
-      return file.size();
-    }
-
-    @Override
-    public FileLock tryLock(long position, long size, boolean shared) throws IOException {
-      return file.tryLock(position, size, shared);
-    }
-
-    @Override
-    protected void implCloseChannel() throws IOException {
-      file.close();
     }
   }
 }

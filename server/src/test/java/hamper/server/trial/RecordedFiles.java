@@ -1,14 +1,13 @@
 package hamper.server.trial;
 
+import hamper.server.store.FileBelow;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
-import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import org.h2.store.fs.FileBase;
 import org.h2.store.fs.FilePath;
 import org.h2.store.fs.FilePathWrapper;
 
@@ -77,11 +76,9 @@ public final class RecordedFiles extends FilePathWrapper {
     return new Recorded(file);
   }
 
-  private static final class Recorded extends FileBase {
-    private final FileChannel file;
-
+  private static final class Recorded extends FileBelow {
     Recorded(FileChannel file) {
-      this.file = file;
+      super(file);
     }
 
     @Override
@@ -97,14 +94,6 @@ public final class RecordedFiles extends FilePathWrapper {
     }
 
     @Override
-    public int write(ByteBuffer source) throws IOException {
-      long position = file.position();
-      int count = write(source, position);
-      file.position(position + count);
-      return count;
-    }
-
-    @Override
     public synchronized FileChannel truncate(long size) throws IOException {
       file.truncate(size);
       add(new Cut(size));
@@ -115,42 +104,6 @@ public final class RecordedFiles extends FilePathWrapper {
     public synchronized void force(boolean metaData) throws IOException {
       file.force(metaData);
       add(new Forced());
-    }
-
-    @Override
-    public int read(ByteBuffer target, long position) throws IOException {
-      return file.read(target, position);
-    }
-
-    @Override
-    public int read(ByteBuffer target) throws IOException {
-      return file.read(target);
-    }
-
-    @Override
-    public long position() throws IOException {
-      return file.position();
-    }
-
-    @Override
-    public FileChannel position(long position) throws IOException {
-      file.position(position);
-      return this;
-    }
-
-    @Override
-    public long size() throws IOException {
-      return file.size();
-    }
-
-    @Override
-    public FileLock tryLock(long position, long size, boolean shared) throws IOException {
-      return file.tryLock(position, size, shared);
-    }
-
-    @Override
-    protected void implCloseChannel() throws IOException {
-      file.close();
     }
   }
 }
