@@ -2,14 +2,26 @@ package hamper.arrange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import hamper.address.IpAddress;
+import hamper.address.Protocol;
+import hamper.display.Controller;
+import hamper.display.ControllerSettings;
+import hamper.display.Display;
+import hamper.display.DisplaySettings;
 import hamper.display.Leg;
+import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.PortRef;
+import hamper.display.Prop;
+import hamper.display.Section;
+import hamper.display.Zone;
 import hamper.facts.Facts;
+import hamper.files.CatalogueFiles;
 import hamper.samples.Trial;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -103,5 +115,52 @@ class ArrangeTest {
         .contains("Cargo net on ", " asks for a fold: the device has no such setting");
     assertThat(proposal.hung().size() + proposal.left().size()).isEqualTo(10);
     assertThat(proposal.cost().another()).isZero();
+  }
+
+  @Test
+  void whatFitsNowhereIsToldOfTheNearestPort() {
+    Display display =
+        new Display(
+            "Two boxes",
+            new DisplaySettings(1, 1, 40),
+            List.of(),
+            List.of(),
+            List.of(zone("far", 90), zone("middle", 40), zone("near", 5)),
+            List.of(
+                new Prop(
+                    "p",
+                    "Endless",
+                    Optional.of("near"),
+                    Optional.empty(),
+                    List.of(
+                        new PixelString(
+                            "p-1",
+                            "string",
+                            CatalogueFiles.shipped().pixelTypes().get(0).id(),
+                            List.of(Section.of(20_000)))))),
+            List.of(box(1, "far"), box(2, "middle"), box(3, "far")));
+    Plan plan = new Plan(display, CatalogueFiles.shipped());
+    Proposal proposal = Arrange.of(Facts.of(plan), Asked.of(Set.of("p-1"), Aim.SHORTEST));
+    assertThat(proposal.left()).hasSize(1);
+    assertThat(proposal.left().get(0).because()).startsWith("K2-1: ");
+  }
+
+  private static Zone zone(String id, double x) {
+    return new Zone(id, id, Optional.of(x), Optional.of(0.0));
+  }
+
+  private static Controller box(int number, String zone) {
+    ControllerSettings settings =
+        ControllerSettings.of(Protocol.DDP)
+            .withAddress(Optional.of(new IpAddress("10.0.0." + number)))
+            .withZone(Optional.of(zone));
+    return new Controller(
+        "k" + number,
+        "K" + number,
+        "Box " + number,
+        "quillby-wren",
+        settings,
+        Optional.empty(),
+        List.of());
   }
 }
