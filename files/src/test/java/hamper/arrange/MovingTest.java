@@ -93,9 +93,6 @@ class MovingTest {
             Facts.of(plan), new Asked(Arrange.all(plan), Aim.EASIEST, false, true, Set.of()));
     assertThat(proposal.hung()).allMatch(one -> one.from().isEmpty());
     assertThat(proposal.hung()).hasSize(5);
-    if (!Trial.isLong()) {
-      return; // what is spread as well is looked for as long again
-    }
     Proposal spread =
         Arrange.of(Facts.of(plan), new Asked(Arrange.all(plan), Aim.EASIEST, true, true, Set.of()));
     assertThat(spread.hung()).as("spread").allMatch(one -> one.from().isEmpty()).hasSize(5);

@@ -31,11 +31,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /**
  * What is wished of a patch beside what must hold: each wish by itself, on plans of a few props.
  */
+@Tag("trial")
 class WishesTest {
 
   /** Moments of one search at which it is stopped, at least. */

@@ -17,9 +17,11 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Which edits get in each other's way, where two windows make them of the same version. */
+@Tag("trial")
 class EditOverlapTest {
   private static final int PAIRS = Trial.size(400, 1_000);
 

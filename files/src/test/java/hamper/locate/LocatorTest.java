@@ -28,12 +28,14 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /**
  * Any slot names its pixel, and any pixel its addresses: against a walk along the wire, one channel
  * after another, that knows nothing of arithmetic.
  */
+@Tag("trial")
 class LocatorTest {
   /** Rows of each grid of which every slot is asked. */
   private static final int ROWS = Trial.size(2, 20);
