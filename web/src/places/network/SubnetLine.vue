@@ -198,6 +198,12 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
       </div>
       <div class="scale">
         <div
+          v-for="n in perRow - 1"
+          :key="`place ${n}`"
+          class="tick"
+          :style="{ left: `${n * scale}px` }"
+        />
+        <div
           v-if="dhcp && dhcp.to >= row.from && dhcp.from < row.from + places"
           class="dhcp"
           :style="{
@@ -205,14 +211,8 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
             width: `${(Math.min(row.from + places, dhcp.to + 1) - Math.max(row.from, dhcp.from)) * scale}px`,
           }"
         >
-          DHCP
+          <span class="word">DHCP</span>
         </div>
-        <div
-          v-for="n in perRow - 1"
-          :key="`place ${n}`"
-          class="tick"
-          :style="{ left: `${n * scale}px` }"
-        />
         <div
           v-for="flag in row.made"
           :key="flag.bits"
@@ -279,7 +279,6 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
   bottom: 0;
   font-size: 10.5px;
   line-height: 16px;
-  padding-left: 4px;
   overflow: hidden;
   background: repeating-linear-gradient(
     45deg,
@@ -287,6 +286,16 @@ const clash = (bits: number) => props.line.clashes.includes(addressOf(bits))
     var(--line-strong) 3.2426px 4.2426px
   );
   font-weight: 600;
+}
+/* it covers the places that it stands on: their edges went through it */
+.word {
+  display: inline-block;
+  padding: 0 4px;
+  background: color-mix(
+    in srgb,
+    rgb(var(--v-theme-on-surface)) 14%,
+    rgb(var(--v-theme-background))
+  );
 }
 .tick {
   position: absolute;
