@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions.ContainsTextOptions;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Every pixel is tried on stand-ins from Handover; seldom settings, and the sheet of keys. */
@@ -15,6 +16,7 @@ class CheckItAllTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void everyPixelOfTheDemoIsCheckedAndWhatIsWrongIsShownOneByOne() {
     window.go("Handover");
     page.getByTestId("go-proof").click();

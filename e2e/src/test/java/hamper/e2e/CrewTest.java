@@ -31,6 +31,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Assumptions;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -314,13 +315,14 @@ class CrewTest {
   }
 
   @Test
+  @Tag("whole")
   void anEveningByPlainHttp() throws Exception {
-    anEvening(false, 4, 4);
+    anEvening(false, 2, 2);
   }
 
   @Test
   void anEveningByHttps() throws Exception {
-    anEvening(true, 20, 10);
+    anEvening(true, 8, 6);
   }
 
   /** A photo of 12 MB is made small on the phone; what is none is refused in a sentence. */

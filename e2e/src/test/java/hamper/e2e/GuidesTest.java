@@ -6,17 +6,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.FilePayload;
 import hamper.samples.GuidedFaults;
+import hamper.samples.Trial;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /**
  * Each misbehaviour of stand-ins is found in the browser by its guide, and where its cause has an
  * edit, proof is clean after that; some of them every time, all in the long trial.
  */
+@Tag("whole")
+@Tag("trial")
 class GuidesTest extends DemoCase {
-  private static final boolean LONG = Boolean.getBoolean("hamper.trial.long");
   private static final List<String> SHORT =
       List.of("colour-order", "forgotten-null", "dead-pixel", "off", "old-outputs");
 
@@ -94,7 +97,7 @@ class GuidesTest extends DemoCase {
     page.locator("[data-trial=k]").waitFor();
     int edits = 0;
     for (GuidedFaults.Case one : GuidedFaults.CASES) {
-      if (LONG || SHORT.contains(one.misbehaviour())) {
+      if (Trial.isLong() || SHORT.contains(one.misbehaviour())) {
         edits += tried(one) ? 1 : 0;
       }
     }

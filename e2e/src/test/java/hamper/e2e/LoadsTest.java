@@ -202,12 +202,12 @@ class LoadsTest extends DemoCase {
   }
 
   @Test
-  void everybodySeesTheRunAndTheSuppliesInBothThemes() {
+  void everybodySeesTheRunAndTheSupplies() {
     port("K1-4").locator(".what").click();
     feed(1).click();
-    Accessibility.checkBothThemes(page, "a run");
+    Accessibility.check(page, "a run");
     page.getByTestId("view-power").click();
-    Accessibility.checkBothThemes(page, "supplies");
+    Accessibility.check(page, "supplies");
   }
 
   @Test

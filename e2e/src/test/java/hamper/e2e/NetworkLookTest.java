@@ -18,6 +18,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -110,6 +111,7 @@ class NetworkLookTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void aCaptureIsWalkedFrameByFrame() throws IOException {
     window.go("Network");
     page.getByTestId("look-capture").click();

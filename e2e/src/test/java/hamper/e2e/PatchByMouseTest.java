@@ -22,11 +22,16 @@ class PatchByMouseTest {
   private record Seen(
       List<String> wire, List<String> starts, int onRuler, String findings, String sheet) {}
 
-  private static Seen look(Window window) {
+  /** What hangs on the port, in its order. */
+  private static List<String> wire(Window window) {
     window.go("Patch");
     window.reveal(TWELVE, window.lane(LANE));
     Locator legs = window.lane(LANE).locator("[data-piece]");
-    List<String> wire = legs.all().stream().map(leg -> leg.getAttribute("data-piece")).toList();
+    return legs.all().stream().map(leg -> leg.getAttribute("data-piece")).toList();
+  }
+
+  private static Seen look(Window window) {
+    List<String> wire = wire(window);
     List<String> starts = wire.stream().map(window::startOf).toList();
     int onRuler = 0;
     for (String piece : wire) {
@@ -54,10 +59,8 @@ class PatchByMouseTest {
         Window window = new Window(program.url)) {
       port = program.port;
       window.opened();
-      Seen first = look(window);
-      assertThat(first.wire()).isEmpty();
+      assertThat(wire(window)).isEmpty();
 
-      window.reveal(TWELVE, window.lane(LANE));
       // all that there is to take is taken and let go again: the next drag takes one thing still
       window.loose(BLUE).focus();
       window.page.keyboard().press("Control+a");
@@ -95,11 +98,10 @@ class PatchByMouseTest {
       window.undo();
       assertThat(look(window)).isEqualTo(two);
       window.undo();
-      assertThat(look(window)).isEqualTo(one);
+      assertThat(wire(window)).isEqualTo(one.wire());
       window.redo();
-      assertThat(look(window)).isEqualTo(two);
+      assertThat(wire(window)).isEqualTo(two.wire());
 
-      window.reveal(TWELVE, window.lane(LANE));
       window.drag(window.leg(BLUE), window.lane(LANE), 10);
       program.kill();
       last = swapped;
@@ -110,7 +112,7 @@ class PatchByMouseTest {
       window.opened();
       assertThat(look(window)).isEqualTo(last);
       window.undo();
-      assertThat(look(window).wire()).containsExactly(RED, BLUE);
+      assertThat(wire(window)).containsExactly(RED, BLUE);
       window.noErrors();
     }
   }

@@ -27,6 +27,7 @@ import tools.jackson.databind.json.JsonMapper;
  * The demo patched as it hangs there: by keyboard and finder alone, and by mouse. What it costs is
  * counted. The long form begins with an empty patch, the short one takes off the first ports.
  */
+@Tag("whole")
 @Tag("trial")
 class PatchTheDemoTest extends DemoCase {
   private static final JsonMapper JSON = new JsonMapper();

@@ -9,6 +9,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.List;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Network, Controllers and Props: what is done there, seen beforehand, and taken back. */
@@ -386,6 +387,11 @@ class PlacesTest extends DemoCase {
       }
       Accessibility.checkBothThemes(page, place);
     }
+  }
+
+  @Test
+  @Tag("whole")
+  void noPlaceFailsAtAnyWidth() {
     for (int width : new int[] {900, 600, 390, 240}) {
       page.setViewportSize(width, 844);
       for (String place :

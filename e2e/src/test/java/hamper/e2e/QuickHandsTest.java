@@ -8,6 +8,7 @@ import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Hands that are quicker than the answers: nothing that was typed or held down is lost. */
@@ -79,6 +80,7 @@ class QuickHandsTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void aHeldArrowKeyMovesABoundaryAndAnAddressByEveryStep() {
     slowAnswers();
     window.go("Patch");

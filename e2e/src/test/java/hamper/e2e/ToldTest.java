@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Numbers that two places show agree, and what is wrong or was done is told with its values. */
@@ -32,6 +33,7 @@ class ToldTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void twoCircuitsOnOneRelayAreAFaultThatNamesBoth() {
     command("tide bell to K7-R1");
     page.getByTestId("findings-pill").click();
@@ -54,6 +56,7 @@ class ToldTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void aDevicesOwnStartIsTheSameUnderTheGlassAndOnItsSheet() {
     window.go("Patch");
     window.leg("winch-1").click();
@@ -64,6 +67,7 @@ class ToldTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void noVoltageIsBelowNothing() {
     command("K8 brightness 100");
     window.go("Loads");
@@ -98,6 +102,7 @@ class ToldTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void aPropThatIsDarkByItsBrightnessIsFound() {
     command("K1-1 brightness 0");
     page.getByTestId("findings-pill").click();
@@ -108,6 +113,7 @@ class ToldTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void aRemedyAndTheUndoOfAnEditSayTheValue() {
     window.go("Controllers");
     Locator universe = byLabel("First universe of K2, where it is fixed");

@@ -3,16 +3,22 @@ package hamper.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import hamper.samples.Trial;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
-/** Two windows look at lights that change all the time: memory and pictures stay as they are. */
+/**
+ * Two windows look at lights that change all the time: memory and pictures stay as they are. That
+ * windows look at all is seen in {@link TrialTest}.
+ */
+@Tag("whole")
+@Tag("trial")
 class TrialSoakTest extends DemoCase {
-  private static final boolean LONG = Boolean.getBoolean("hamper.trial.long");
-  private static final int ROUNDS = LONG ? 60 : 3;
-  private static final int ROUND_SECONDS = LONG ? 10 : 4;
+  private static final int ROUNDS = Trial.size(3, 60);
+  private static final int ROUND_SECONDS = Trial.size(4, 10);
 
   /** Pictures and looks of some seconds. */
   private static final String PICTURES =

@@ -10,12 +10,15 @@ import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /**
  * A display of one's own in one evening: network, controllers of every kind, and a piece of every
- * kind on them. A click, a choice, a key, and a line typed with its Enter are one action each.
+ * kind on them. A click, a choice, a key, and a line typed with its Enter are one action each. What
+ * it does is done elsewhere too; here it is counted.
  */
+@Tag("whole")
 class WholeEveningTest {
   private static final int MOST_ACTIONS = 150;
 

@@ -131,7 +131,8 @@ class ConfigurationPageTest {
       }
       ObjectNode model = MAPPER.createObjectNode();
       model.putObject("dialect");
-      String shown = String.join(" ", Played.of(told, model).get("PIXEL 1")).replace("1:", "");
+      String shown =
+          String.join(" ", new Played(told, model).texts().get("PIXEL 1")).replace("1:", "");
       String planned =
           bytes(example).stream()
               .map(byteOf -> byteOf.equals("-") ? "- ".repeat(width).strip() : byteOf)

@@ -92,7 +92,7 @@ class DocumentsPlayedTest {
     Controller controller = own.controller();
     JsonNode told = MAPPER.readTree(ConfigurationFiles.json(one)).get("told");
     JsonNode model = models().get(controller.model());
-    Map<String, List<String>> shown = Played.of(told, model);
+    Map<String, List<String>> shown = new Played(told, model).texts();
     for (RunFacts run : own.runs()) {
       String named = run.port().kind() + " " + run.port().port();
       if (run.placements().isEmpty()) {

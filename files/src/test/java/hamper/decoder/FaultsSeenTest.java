@@ -84,9 +84,11 @@ class FaultsSeenTest {
       JsonNode model = model(own.controller().model());
       JsonNode told = MAPPER.readTree(ConfigurationFiles.json(configuration)).get("told");
       if (configuration.untold().isEmpty()) {
-        assertThat(wrong(own, Played.of(told, model))).as(own.controller().tag()).isEmpty();
+        assertThat(wrong(own, new Played(told, model).texts()))
+            .as(own.controller().tag())
+            .isEmpty();
       }
-      int before = wrong(own, Played.of(told, model)).size();
+      int before = wrong(own, new Played(told, model).texts()).size();
       SpoiltDocuments.faults()
           .forEach(
               (name, fault) -> {
@@ -94,7 +96,7 @@ class FaultsSeenTest {
                 fault.accept(spoilt);
                 int after;
                 try {
-                  after = wrong(own, Played.of(spoilt, model)).size();
+                  after = wrong(own, new Played(spoilt, model).texts()).size();
                 } catch (RuntimeException e) {
                   after = before + 1; // a device that cannot even read it
                 }
@@ -134,7 +136,7 @@ class FaultsSeenTest {
       JsonNode told = MAPPER.readTree(ConfigurationFiles.json(configuration)).get("told");
       assertThat(shown)
           .as(own.controller().tag())
-          .isEqualTo(Played.of(told, model(own.controller().model())));
+          .isEqualTo(new Played(told, model(own.controller().model())).texts());
       if (configuration.untold().isEmpty()) {
         assertThat(wrong(own, shown)).as(own.controller().tag()).isEmpty();
       }

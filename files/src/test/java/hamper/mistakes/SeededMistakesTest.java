@@ -14,9 +14,7 @@ import hamper.edit.Edit;
 import hamper.facts.Facts;
 import hamper.samples.Yard;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
@@ -92,24 +90,27 @@ class SeededMistakesTest {
 
   @TestFactory
   Stream<DynamicTest> aMistakeIsFoundOnceWhereItIsAndItsRemediesClearIt() {
-    Map<String, Plan> backgrounds = Backgrounds.three();
-    return all().stream()
+    return Backgrounds.three().entrySet().stream()
         .flatMap(
-            mistake ->
-                backgrounds.entrySet().stream()
-                    .map(
-                        entry ->
-                            DynamicTest.dynamicTest(
-                                mistake.code() + " " + entry.getKey(),
-                                () -> check(mistake, entry.getValue()))));
+            entry -> {
+              Set<Finding> before = Set.copyOf(findings(entry.getValue()));
+              return all().stream()
+                  .map(
+                      mistake ->
+                          DynamicTest.dynamicTest(
+                              mistake.code() + " " + entry.getKey(),
+                              () -> check(mistake, entry.getValue(), before)));
+            });
   }
 
-  private static void check(Mistake mistake, Plan background) {
+  /**
+   * @param before what was found without the mistake
+   */
+  private static void check(Mistake mistake, Plan background, Set<Finding> before) {
     seeded++;
     Yard yard = Yard.on(background);
     mistake.make().accept(yard);
     Facts facts = Facts.of(yard.plan());
-    Set<Finding> before = new HashSet<>(findings(background));
     List<Finding> found = new ArrayList<>(Checks.all(facts));
     found.removeAll(before);
     assertThat(found).extracting(Finding::code).containsExactly(mistake.code());

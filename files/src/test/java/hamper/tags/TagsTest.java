@@ -38,7 +38,6 @@ import org.junit.jupiter.api.Test;
 
 /** A tag belongs to a thing: it stays when that moves, and is never given to another. */
 @org.junit.jupiter.api.Tag("trial")
-@org.junit.jupiter.api.Tag("trial")
 class TagsTest {
   private static final int EVENINGS = Trial.size(150, 1_000);
   private static final int EDITS = 14;

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -108,6 +109,7 @@ class ArrangeApiTest extends ApiCase {
   }
 
   @Test
+  @Tag("whole")
   void whatAllCostsAsItHangsStandsBesideWhereItMayMove() {
     String asked = "{\"aim\":\"SHORTEST\",\"pieces\":[],\"move\":true,\"spread\":true}";
     JsonNode view = server.post(path("/arrange"), asked).body();

@@ -1,5 +1,6 @@
 package hamper.standin;
 
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -30,7 +31,7 @@ final class Heard {
   private final Map<Integer, Integer> lines = new TreeMap<>();
 
   /** Own channel, from 1, to its place in the row. */
-  private final Map<Integer, Integer> own = new TreeMap<>();
+  private final Map<Integer, Integer> own = new HashMap<>();
 
   private int length;
 

@@ -11,16 +11,21 @@ import tools.jackson.databind.JsonNode;
 public final class Played {
   private static final String PANEL = "PANEL";
 
-  private Played() {}
+  private final Wiring wiring;
 
   /**
    * @param told of a document
    * @param model what the device is by itself: its entry of a catalogue
+   */
+  public Played(JsonNode told, JsonNode model) {
+    wiring = new Wiring(told, model);
+  }
+
+  /**
    * @return by port, such as "PIXEL 4", a text for each byte: "universe:channel" on the wire, "byte
    *     n" on DDP, "-" of a null pixel, "not heard"; of walls one text a pixel
    */
-  public static Map<String, List<String>> of(JsonNode told, JsonNode model) {
-    Wiring wiring = new Wiring(told, model);
+  public Map<String, List<String>> texts() {
     Map<String, List<String>> played = new LinkedHashMap<>();
     for (Port port : wiring.ports()) {
       int step = port.named().startsWith(PANEL) ? port.width() : 1;
@@ -43,9 +48,7 @@ public final class Played {
    * @param levelOf the level of what is told as "universe:channel" or "byte n"
    * @return by port, such as "PIXEL 4", a byte for each channel of each pixel as it is clocked
    */
-  public static Map<String, byte[]> shown(
-      JsonNode told, JsonNode model, ToIntFunction<String> levelOf) {
-    Wiring wiring = new Wiring(told, model);
+  public Map<String, byte[]> shown(ToIntFunction<String> levelOf) {
     Map<String, byte[]> shown = new LinkedHashMap<>();
     for (Port port : wiring.ports()) {
       byte[] bytes = new byte[port.places().length];

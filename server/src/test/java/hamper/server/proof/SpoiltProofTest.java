@@ -13,6 +13,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -56,6 +57,7 @@ class SpoiltProofTest {
   }
 
   @Test
+  @Tag("whole")
   void everyFaultIsSeenAsWrongPixelsWhereItWasPut() throws Exception {
     Map<String, Long> seen = new LinkedHashMap<>();
     for (var fault : SpoiltDocuments.faults().entrySet()) {

@@ -17,7 +17,7 @@ import org.junit.jupiter.api.io.TempDir;
 @Tag("trial")
 class FullDiskTest {
   private static final int MEGABYTES = 64;
-  private static final int TIMES = Trial.size(2, 20);
+  private static final int TIMES = Trial.size(1, 20);
 
   @TempDir Path folder;
   private ServerProcess server;

@@ -50,7 +50,11 @@ class KillTest {
         0);
   }
 
+  /**
+   * At production settings it is the length of a session that matters: nothing for a short form.
+   */
   @Test
+  @Tag("whole")
   void whatWasAcknowledgedSurvivesKillsAfterLongSessions() throws Exception {
     trial(Trial.size(1, 20), Trial.size(2_000, 61_000), Trial.size(3_000, 70_000), 45_000);
   }

@@ -54,7 +54,7 @@ class KilledGivingTest {
 
   @Test
   void everyStateIsTrueAfterAKill() throws Exception {
-    int kills = Trial.size(2, 50);
+    int kills = Trial.size(1, 50);
     server = ServerProcess.usual(folder);
     display = JSON.readTree(server.post("/api/displays/demo", "").body()).get("id").asString();
     for (int kill = 0; kill < kills; kill++) {

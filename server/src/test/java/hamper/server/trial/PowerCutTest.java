@@ -60,7 +60,7 @@ class PowerCutTest {
    */
   @Test
   void whatWasAcknowledgedSurvivesKillsAtAnyMoment() throws Exception {
-    trial(How.KILLS, 0, Trial.size(2_000, 20_000), 0, Trial.size(40, 1_000));
+    trial(How.KILLS, 0, Trial.size(1_000, 20_000), 0, Trial.size(20, 1_000));
   }
 
   private enum How {

@@ -23,6 +23,7 @@ import java.util.function.Predicate;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Assumptions;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -147,6 +148,7 @@ class LookLiveTest {
   }
 
   @Test
+  @Tag("whole")
   void whatDiffersIsSaidAsThat() throws Exception {
     Path other = otherYard();
     try (HostProcess yard =
