@@ -76,18 +76,23 @@ class DocumentsPlayedTest {
 
   private void look(Facts facts, String where) throws IOException {
     Untellable untellable = Untellable.of(facts);
+    PlannedBytes bytes = new PlannedBytes(facts);
     for (Configuration one : facts.configurations()) {
       ControllerFacts own = facts.controllers().get(facts.plan().indexOf(one.controller()));
       if (untellable.controller(one.controller())) {
         count("controllers with a finding", 1);
       } else {
-        look(facts, own, one, untellable, where);
+        look(bytes, own, one, untellable, where);
       }
     }
   }
 
   private void look(
-      Facts facts, ControllerFacts own, Configuration one, Untellable untellable, String where)
+      PlannedBytes planned,
+      ControllerFacts own,
+      Configuration one,
+      Untellable untellable,
+      String where)
       throws IOException {
     Controller controller = own.controller();
     JsonNode told = MAPPER.readTree(ConfigurationFiles.json(one)).get("told");
@@ -102,12 +107,12 @@ class DocumentsPlayedTest {
         count("ports with a finding", 1);
         continue;
       }
-      List<String> planned = PlannedBytes.of(facts, controller, run);
+      List<String> meant = planned.of(controller, run);
       assertThat(shown.get(named))
           .as("%s, %s of %s, a %s", where, named, controller.tag(), controller.model())
-          .isEqualTo(planned);
+          .isEqualTo(meant);
       count("ports of " + controller.model(), 1);
-      count("bytes", planned.size());
+      count("bytes", meant.size());
     }
     shown.forEach(
         (port, bytes) -> {

@@ -10,13 +10,20 @@ import hamper.send.Meant;
 import hamper.send.MeantPort;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /** What every byte of a port is planned to show, in the words of {@link hamper.standin.Played}. */
 final class PlannedBytes {
-  private PlannedBytes() {}
+  private final Facts facts;
+  private final Map<String, FrameLayout> layouts;
 
-  static List<String> of(Facts facts, Controller controller, RunFacts run) {
-    FrameLayout layout = FrameLayouts.of(facts).get(controller.id());
+  PlannedBytes(Facts facts) {
+    this.facts = facts;
+    layouts = FrameLayouts.of(facts);
+  }
+
+  List<String> of(Controller controller, RunFacts run) {
+    FrameLayout layout = layouts.get(controller.id());
     MeantPort meant = Meant.of(facts.plan(), controller, run, layout);
     int step = run.port().kind() == PortKind.PANEL ? meant.width() : 1;
     List<String> texts = new ArrayList<>();
