@@ -8,13 +8,11 @@ import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.KeyboardModifier;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Banks, boxes, circuits, decoders and walls, each as its own kind of ribbon. */
 class EveryKindTest {
   @Test
-  @Tag("whole")
   void everyKindOfThingIsShownAndSeveralStringsSpreadOverAController() throws Exception {
     Program program = SharedProgram.demo();
     try (Window window = new Window(program.url)) {

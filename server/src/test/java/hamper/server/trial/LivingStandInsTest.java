@@ -10,7 +10,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Killing Hamper does not kill the stand-ins; the next one finds them as they are. */
-class StandInsOutliveTest {
+class LivingStandInsTest {
   private static final JsonMapper JSON = new JsonMapper();
   private static final String DISPLAY =
       """
