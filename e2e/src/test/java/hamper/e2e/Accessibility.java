@@ -16,7 +16,8 @@ final class Accessibility {
       """
       async ([sunlight, colours]) => {
         const rules = { 'color-contrast-enhanced': { enabled: sunlight } }
-        const runOnly = colours ? { type: 'rule', values: ['color-contrast'] } : undefined
+        const contrasts = ['color-contrast', ...(sunlight ? ['color-contrast-enhanced'] : [])]
+        const runOnly = colours ? { type: 'rule', values: contrasts } : undefined
         const found = await axe.run(document, { resultTypes: ['violations'], rules, runOnly })
         return found.violations
           .filter((one) => one.impact === 'serious' || one.impact === 'critical')
@@ -51,10 +52,14 @@ final class Accessibility {
     page.getByTestId("theme").click();
   }
 
-  /** The same for what is read in sunlight and touched in the cold. */
+  /**
+   * The same for what is read in sunlight and touched in the cold.
+   *
+   * @param colours whether only what colours change is looked at
+   */
   @SuppressWarnings("unchecked")
-  static void checkOutdoors(Page page, String what) {
-    check(page, what, true, false);
+  static void checkOutdoors(Page page, String what, boolean colours) {
+    check(page, what, true, colours);
     assertThat((List<String>) page.evaluate(SMALL)).as(what).isEmpty();
   }
 

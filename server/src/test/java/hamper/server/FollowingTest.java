@@ -26,7 +26,7 @@ import tools.jackson.databind.node.ObjectNode;
  * the database holds; over an evening of random edits.
  */
 class FollowingTest extends ApiCase {
-  private static final int EDITS = 60;
+  private static final int EDITS = 40;
   private static final int RESTART_EACH = 20;
   private static final int OF_THE_WORKSHOP = 6;
 
