@@ -5,23 +5,17 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions.HasAttributeOptions;
 import com.microsoft.playwright.options.RequestOptions;
-import hamper.samples.Trial;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
-/**
- * A planner keeps many tabs of one browser open; a browser gives six connections to a host, so the
- * seventh is the one that may wait for ever.
- */
-@Tag("trial")
+/** A planner keeps many tabs of one browser open; a browser gives six connections to a host. */
 class ManyTabsTest {
-  private static final int TABS = Trial.size(8, 12);
+  private static final int TABS = 12;
 
   @Test
-  void manyTabsFollowEachOtherAlsoWhenTheFirstIsClosed() throws Exception {
+  void twelveTabsFollowEachOtherAlsoWhenTheFirstIsClosed() throws Exception {
     Program program = SharedProgram.demo();
     try (Window window = new Window(program.url)) {
       List<Page> tabs = new ArrayList<>(List.of(window.page));

@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Light it, see it, find the fault: in the place where that is done. */
@@ -87,7 +86,6 @@ class TrialTest extends DemoCase {
   }
 
   @Test
-  @Tag("whole")
   void threeLightAtOnceAFourthIsToldAndAnyStopsAll() {
     String url = page.url();
     window.go("Trial");
