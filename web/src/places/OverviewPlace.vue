@@ -157,7 +157,9 @@ const steps = computed(() =>
     order: 2;
   }
 }
+/* what stands in it follows the room that findings leave, not the window */
 .overview {
+  container-type: inline-size;
   display: flex;
   flex-direction: column;
   min-height: 100%;
@@ -217,6 +219,9 @@ const steps = computed(() =>
   align-items: center;
   gap: 10px;
 }
+.stops .v-btn {
+  flex: none;
+}
 .sign {
   color: rgb(var(--v-theme-error));
 }
@@ -228,15 +233,27 @@ const steps = computed(() =>
   .overview {
     padding: 12px 12px 32px;
   }
+}
+@container (width < 700px) {
+  .steps {
+    grid-template-columns: repeat(4, minmax(0, 1fr));
+  }
+  .steps li:nth-child(-n + 4) {
+    border-bottom: 1px solid var(--line);
+  }
+  .steps li:nth-child(5) {
+    border-left: none;
+  }
+}
+@container (width < 480px) {
   .steps {
     grid-template-columns: 1fr;
   }
   .steps li {
     border-left: none;
-    border-top: 1px solid var(--line);
   }
-  .stops li {
-    flex-wrap: wrap;
+  .steps li:not(:last-child) {
+    border-bottom: 1px solid var(--line);
   }
 }
 </style>

@@ -120,6 +120,7 @@ async function settle() {
         :disabled="!display.view.undo.undo"
         class="step"
         data-test="undo"
+        :title="display.view.undo.undo ?? undefined"
         :aria-label="display.view.undo.undo ? `Undo: ${display.view.undo.undo}` : 'Nothing to undo'"
         @click="display.undo()"
       >
@@ -275,12 +276,29 @@ async function settle() {
 .pill {
   font-size: 12.5px;
 }
+/* what does not fit beside the rest any more: the words of a step are still told by its button */
+@media (width < 1100px) {
+  .bar {
+    flex-wrap: wrap;
+    height: auto;
+    min-height: 52px;
+  }
+  .name {
+    max-width: 220px;
+  }
+  .finder {
+    flex: 1 1 160px;
+    width: auto;
+    max-width: 340px;
+  }
+  .step .what {
+    display: none;
+  }
+}
 /* two lines: what is open and taken back, then what is looked for and found */
 @media (width < 700px) {
   .bar {
-    flex-wrap: wrap;
     gap: 2px;
-    height: auto;
     padding: 2px 6px 6px;
   }
   .finder,
@@ -298,10 +316,7 @@ async function settle() {
   }
   .finder {
     flex: 1 1 120px;
-    width: auto;
-  }
-  .step .what {
-    display: none;
+    max-width: none;
   }
 }
 </style>

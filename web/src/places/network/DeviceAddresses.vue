@@ -106,7 +106,7 @@ li:hover .next {
 .next:hover {
   text-decoration: underline;
 }
-@media (width < 700px) {
+@container (width < 700px) {
   .devices {
     grid-template-columns: minmax(0, 1fr);
   }

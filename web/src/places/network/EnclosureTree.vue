@@ -368,7 +368,7 @@ li {
 .away:focus-visible {
   opacity: 1;
 }
-@media (width < 700px) {
+@container (width < 700px) {
   .tree {
     --indent: 6px;
     grid-template-columns: minmax(0, 1fr);

@@ -228,9 +228,12 @@ const sources = computed(() => {
 </template>
 
 <style scoped>
+/* what stands in it follows the room that findings leave, not the window */
 .network {
+  container-type: inline-size;
   padding: 12px 24px 40px;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 20px;
 }
 .head {
@@ -265,8 +268,9 @@ section {
 @media (width < 700px) {
   .network {
     padding: 12px 12px 32px;
-    grid-template-columns: minmax(0, 1fr);
   }
+}
+@container (width < 700px) {
   .title,
   .head {
     flex-wrap: wrap;

@@ -193,7 +193,7 @@ function worst(view: ControllerView) {
 .to:hover {
   text-decoration: underline;
 }
-@media (width < 700px) {
+@container (width < 700px) {
   .list thead {
     display: none;
   }

@@ -440,6 +440,8 @@ thead th {
     padding-left: 12px;
     padding-right: 12px;
   }
+}
+@container (width < 700px) {
   thead {
     display: none;
   }

@@ -11,6 +11,7 @@ import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Every address visible, every number explained, spreadsheets in and out. */
@@ -168,6 +169,7 @@ class AddressesTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void theFinderReadsCommandsCompletesThemAndShowsWhatTheyWouldDo() {
     page.keyboard().press("/");
     page.keyboard().type("hol");

@@ -9,6 +9,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Loads: what ports carry, how far voltage reaches, where power comes from. */
@@ -211,6 +212,7 @@ class LoadsTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void onAPhoneNothingIsCutOffAndFindingsAreRead() {
     page.setViewportSize(390, 844);
     page.getByTestId("findings-pill").click();

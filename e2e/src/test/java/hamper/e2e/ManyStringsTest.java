@@ -10,6 +10,7 @@ import hamper.files.DisplayFile;
 import hamper.samples.LargeDisplays;
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** A display of 2,133 strings on 50 controllers: only what is near is in the page. */
@@ -46,6 +47,7 @@ class ManyStringsTest extends DemoCase {
       }""";
 
   @Test
+  @Tag("whole")
   void noPlaceHasMoreInThePageThanCanBeSeenAndScrolledThroughWhatIsThereComes() {
     Plan plan = LargeDisplays.of(CatalogueFiles.shipped(), 50, 5_000, 10, 1);
     assertThat(plan.display().props()).hasSize(STRINGS);

@@ -79,6 +79,7 @@ class NetworkLookTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void whatArrivesIsShownByUniverse() {
     page.keyboard().press("/");
     page.keyboard().type("light coping west");

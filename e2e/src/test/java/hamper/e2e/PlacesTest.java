@@ -308,6 +308,7 @@ class PlacesTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void aZonesPlaceGivesACableItsLengthUntilSomebodyEntersOne() {
     window.find("lamp posts to K2-5");
     Locator cable = page.getByTestId("glass").getByLabel("Cable in the gap, metres");

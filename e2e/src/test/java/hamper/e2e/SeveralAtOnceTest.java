@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Several legs moved by keys in one step, and steps walked back and forth by their list. */
@@ -71,6 +72,7 @@ class SeveralAtOnceTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void portsOfABankHangOnOneCable() {
     window.go("Patch");
     window.reveal("K6-1", window.lane("k6|PIXEL|1"));

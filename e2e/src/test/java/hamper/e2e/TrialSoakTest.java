@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 
 /**
  * Two windows look at lights that change all the time: memory and pictures stay as they are. That
- * windows look at all is seen in {@link TrialTest}.
+ * windows look at all is seen in {@link LightItTest}.
  */
 @Tag("whole")
 @Tag("trial")

@@ -30,7 +30,7 @@ class RandomProofTest {
   @Test
   @Tag("trial")
   void everyPixelOfRandomDisplaysShowsWhatWasMeant() throws Exception {
-    int displays = Trial.size(20, 1_000);
+    int displays = Trial.size(12, 1_000);
     long controllers = 0;
     long pixels = 0;
     long packets = 0;

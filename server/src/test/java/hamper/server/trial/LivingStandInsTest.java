@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -36,6 +37,7 @@ class LivingStandInsTest {
   }
 
   @Test
+  @Tag("whole")
   void standInsOutliveAHamperThatIsKilled() throws Exception {
     ServerProcess server = ServerProcess.usual(folder);
     String display =

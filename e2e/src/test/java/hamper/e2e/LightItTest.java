@@ -14,7 +14,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
 /** Light it, see it, find the fault: in the place where that is done. */
-class TrialTest extends DemoCase {
+class LightItTest extends DemoCase {
   private static final double SOON = 20_000;
 
   private static Locator controller(Page page, String id) {
