@@ -322,7 +322,7 @@ class CrewTest {
 
   @Test
   void anEveningByHttps() throws Exception {
-    anEvening(true, 8, 6);
+    anEvening(true, 5, 4);
   }
 
   /** A photo of 12 MB is made small on the phone; what is none is refused in a sentence. */

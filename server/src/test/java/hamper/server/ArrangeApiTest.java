@@ -96,6 +96,7 @@ class ArrangeApiTest extends ApiCase {
   }
 
   @Test
+  @Tag("whole")
   void moreThanFourAtOnceAreRefused() {
     large();
     List<CompletableFuture<Integer>> all = new ArrayList<>();

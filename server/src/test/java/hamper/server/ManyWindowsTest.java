@@ -25,7 +25,7 @@ import org.junit.jupiter.api.Test;
 class ManyWindowsTest extends ApiCase {
   private static final int WRITERS = 20;
   private static final int FOLLOWERS = 10;
-  private static final int EDITS_EACH = 12;
+  private static final int EDITS_EACH = 8;
 
   /** More than fit into all buffers on the way to a window. */
   private static final int LARGE_EDITS = 80;

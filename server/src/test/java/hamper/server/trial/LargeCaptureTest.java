@@ -28,6 +28,7 @@ import org.junit.jupiter.api.io.TempDir;
  * A capture of 500 MB is read by a program that has 24 MB for all its values: what it keeps does
  * not grow with the file. In short a tenth of it.
  */
+@Tag("whole")
 @Tag("trial")
 class LargeCaptureTest {
   private static final int LONG_BYTES = 500_000_000;
