@@ -393,8 +393,7 @@ class CrewTest {
       phone.locator("[data-guide]").first().waitFor();
       phone.getByTestId("trouble").click();
       Accessibility.checkOutdoors(phone, "trouble, " + scheme, again);
-      for (String at :
-          again ? List.<String>of() : List.of("left", "trouble", "moved", "rescue/k4")) {
+      for (String at : List.of("left", "trouble", "moved", "rescue/k4")) {
         phone.navigate(link.substring(0, link.indexOf('#')) + at);
         assertThat(phone.locator("main h1")).isVisible();
         phone.waitForTimeout(500);

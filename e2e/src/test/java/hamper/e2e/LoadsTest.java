@@ -203,12 +203,12 @@ class LoadsTest extends DemoCase {
   }
 
   @Test
-  void everybodySeesTheRunAndTheSupplies() {
+  void everybodySeesTheRunAndTheSuppliesInBothThemes() {
     port("K1-4").locator(".what").click();
     feed(1).click();
-    Accessibility.check(page, "a run");
+    Accessibility.checkBothThemes(page, "a run");
     page.getByTestId("view-power").click();
-    Accessibility.check(page, "supplies");
+    Accessibility.checkBothThemes(page, "supplies");
   }
 
   @Test

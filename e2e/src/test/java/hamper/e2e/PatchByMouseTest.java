@@ -98,10 +98,11 @@ class PatchByMouseTest {
       window.undo();
       assertThat(look(window)).isEqualTo(two);
       window.undo();
-      assertThat(wire(window)).isEqualTo(one.wire());
+      assertThat(look(window)).isEqualTo(one);
       window.redo();
-      assertThat(wire(window)).isEqualTo(two.wire());
+      assertThat(look(window)).isEqualTo(two);
 
+      window.reveal(TWELVE, window.lane(LANE));
       window.drag(window.leg(BLUE), window.lane(LANE), 10);
       program.kill();
       last = swapped;
