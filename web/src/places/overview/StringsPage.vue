@@ -6,15 +6,14 @@ import type { Condition, StringAt, StringEvent } from '../../api/types'
 import InPlaceChoice from '../../parts/InPlaceChoice.vue'
 import InPlaceText from '../../parts/InPlaceText.vue'
 import { blocksOf } from '../../parts/blocks'
-import { moment } from '../../parts/handoverWords'
 import { matches } from '../../parts/matches'
 import NearOnly from '../../parts/NearOnly.vue'
 import { range } from '../../parts/range'
 import { counted } from '../../parts/words'
-import { useGoThere } from '../../shell/goThere'
 import { useDisplay } from '../../state/display'
 import { useProgress } from '../../state/progress'
-import { reached, SHOWN, shownOf, STAGES, toggled, type Shown } from './strings'
+import StringRow from './StringRow.vue'
+import { CONDITIONS, SHOWN, shownOf, STAGES, type Shown } from './strings'
 import TroubleForm from './TroubleForm.vue'
 
 /** Where each string is: what is left tonight, what is in trouble, what was put away. */
@@ -22,16 +21,10 @@ const props = defineProps<{ zone?: string }>()
 
 /** As high as most rows are (px). */
 const ROW = 33
-const CONDITIONS: { value: Condition; title: string }[] = [
-  { value: 'GOOD', title: 'good' },
-  { value: 'REPAIR', title: 'to repair' },
-  { value: 'SCRAP', title: 'scrap' },
-]
 
 const display = useDisplay()
 const progress = useProgress()
 const router = useRouter()
-const goThere = useGoThere()
 const what = ref<Shown>('left')
 const words = ref('')
 const name = ref(who.get())
@@ -80,8 +73,12 @@ function takeAll() {
   taken.value = taken.value.length === shown.value.length ? [] : shown.value.map((one) => one.piece)
 }
 async function open(piece: string) {
-  opened.value = opened.value === piece ? undefined : piece
-  events.value = opened.value ? await api.stringHistory(display.view!.id, piece) : []
+  if (opened.value === piece) {
+    opened.value = undefined
+  } else {
+    events.value = await api.stringHistory(display.view!.id, piece)
+    opened.value = piece
+  }
 }
 function onKey(event: KeyboardEvent) {
   if (event.key === 'Escape' && taken.value.length) {
@@ -93,7 +90,6 @@ async function putAway() {
     taken.value = []
   }
 }
-const photo = (one: StringEvent) => `/api/displays/${display.view!.id}/progress/photos/${one.photo}`
 </script>
 
 <template>
@@ -222,103 +218,16 @@ const photo = (one: StringEvent) => `/api/displays/${display.view!.id}/progress/
           :height="block.rows.length * ROW"
           :always="block.always"
         >
-          <template v-for="one in block.rows" :key="one.piece">
-            <tr :class="{ trouble: one.trouble }" :data-string="one.piece">
-              <td>
-                <input
-                  type="checkbox"
-                  :aria-label="`Take ${one.title}`"
-                  :checked="taken.includes(one.piece)"
-                  @click="take(one.piece, $event)"
-                />
-              </td>
-              <td class="mono">{{ tagsOf(one)[0] }}</td>
-              <td>
-                <button
-                  type="button"
-                  class="to"
-                  :aria-expanded="opened === one.piece"
-                  @click="open(one.piece)"
-                >
-                  {{ one.title }}
-                </button>
-              </td>
-              <td>
-                <span
-                  class="dot"
-                  :style="{
-                    background: display.zoneColour(display.propOfPiece.get(one.piece)?.prop.zone),
-                  }"
-                />{{ one.zone }}
-              </td>
-              <td class="mono">
-                <button
-                  v-if="one.port"
-                  type="button"
-                  class="to"
-                  @click="goThere({ piece: one.piece })"
-                >
-                  {{ one.written }}
-                </button>
-                <span v-else class="quiet">no port</span>
-              </td>
-              <td>
-                <span class="stages" role="group" :aria-label="`How far ${one.title} is`">
-                  <button
-                    v-for="step in STAGES"
-                    :key="step.stage"
-                    type="button"
-                    :class="{ has: reached(one, step.stage) }"
-                    :aria-pressed="reached(one, step.stage)"
-                    :title="
-                      one.since && one.stage === step.stage ? `${one.by} ${moment(one.since)}` : ''
-                    "
-                    @click="progress.reach([one.piece], toggled(one, step.stage))"
-                  >
-                    {{ step.title }}
-                  </button>
-                </span>
-                <span v-if="one.elsewhere" class="wrong"
-                  >▲ plugged in where the plan no longer has it</span
-                >
-              </td>
-              <td>
-                <template v-if="one.trouble">
-                  <span class="wrong">▲ {{ one.trouble.reason }}</span>
-                  <span class="quiet when"
-                    >{{ one.trouble.urgency.toLowerCase()
-                    }}{{ one.trouble.owner ? `, ${one.trouble.owner}` : '' }}</span
-                  >
-                  <button type="button" class="to act" @click="progress.settle([one.piece])">
-                    settled
-                  </button>
-                </template>
-                <span v-else-if="one.stored">
-                  {{ CONDITIONS.find((c) => c.value === one.stored?.condition)?.title }}
-                  <span v-if="one.stored.place" class="quiet">in {{ one.stored.place }}</span>
-                </span>
-                <button v-else type="button" class="to act quiet" @click="troubling = [one.piece]">
-                  trouble …
-                </button>
-                <span v-if="one.note" class="note quiet"
-                  >note: {{ one.note.text || 'a photo' }}</span
-                >
-              </td>
-            </tr>
-            <tr v-if="opened === one.piece" class="history">
-              <td></td>
-              <td colspan="6">
-                <p v-if="!events.length" class="quiet">Nothing has happened to it yet.</p>
-                <p v-for="event in events" :key="event.at + event.told">
-                  <span class="mono quiet">{{ moment(event.at) }}</span> {{ event.told }}
-                  <span v-if="event.by" class="quiet">said {{ event.by }}</span>
-                  <a v-if="event.photo" :href="photo(event)" target="_blank" rel="noopener"
-                    ><img :src="photo(event)" :alt="`Photo of ${one.title}`" loading="lazy"
-                  /></a>
-                </p>
-              </td>
-            </tr>
-          </template>
+          <StringRow
+            v-for="one in block.rows"
+            :key="one.piece"
+            :string="one"
+            :taken="taken.includes(one.piece)"
+            :events="opened === one.piece ? events : undefined"
+            @take="(event) => take(one.piece, event)"
+            @open="open(one.piece)"
+            @trouble="troubling = [one.piece]"
+          />
         </NearOnly>
       </table>
     </div>
@@ -369,13 +278,11 @@ table {
   border-collapse: collapse;
   width: 100%;
 }
-th,
-td {
+th {
   text-align: left;
   padding: 4px 14px 4px 0;
   border-bottom: 1px solid var(--line);
   font-weight: 400;
-  vertical-align: middle;
 }
 thead th {
   position: sticky;
@@ -384,54 +291,6 @@ thead th {
   background: rgb(var(--v-theme-background));
   color: var(--quiet);
   font-size: 12px;
-}
-.dot {
-  display: inline-block;
-  width: 9px;
-  height: 9px;
-  margin-right: 8px;
-}
-.to {
-  text-align: left;
-  text-decoration: underline dotted var(--line-strong);
-  text-underline-offset: 3px;
-  overflow-wrap: anywhere;
-}
-.act:not(:first-child),
-.when {
-  margin-left: 8px;
-}
-.stages {
-  display: inline-flex;
-}
-.stages button {
-  padding: 3px 8px;
-  font-size: 12px;
-  border-bottom: 3px solid var(--line-strong);
-  margin-right: 2px;
-  color: var(--quiet);
-  white-space: nowrap;
-}
-.stages button:hover {
-  background: var(--line);
-}
-.stages .has {
-  border-bottom-color: rgb(var(--v-theme-success));
-  color: rgb(var(--v-theme-on-surface));
-}
-.wrong {
-  color: rgb(var(--v-theme-error));
-  overflow-wrap: anywhere;
-}
-.note {
-  display: block;
-  overflow-wrap: anywhere;
-}
-.history img {
-  display: block;
-  max-width: 260px;
-  max-height: 180px;
-  margin: 4px 0;
 }
 @media (width < 700px) {
   .head,
@@ -444,24 +303,6 @@ thead th {
 @container (width < 700px) {
   thead {
     display: none;
-  }
-  tr {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 2px 10px;
-    padding: 8px 0;
-    border-bottom: 1px solid var(--line);
-  }
-  td {
-    border: none;
-    padding: 0;
-  }
-  .stages {
-    flex-wrap: wrap;
-  }
-  .stages button {
-    min-height: 40px;
   }
 }
 </style>

@@ -1,4 +1,4 @@
-import type { Stage, StringAt } from '../../api/types'
+import type { Condition, Stage, StringAt } from '../../api/types'
 
 /** Stages in their order, as they are said; before the first a string is only planned. */
 export const STAGES: { stage: Stage; title: string }[] = [
@@ -7,6 +7,13 @@ export const STAGES: { stage: Stage; title: string }[] = [
   { stage: 'PLUGGED_IN', title: 'plugged in' },
   { stage: 'POWERED', title: 'powered' },
   { stage: 'SEEN_RIGHT', title: 'seen right' },
+]
+
+/** What a string that was put away is good for. */
+export const CONDITIONS: { value: Condition; title: string }[] = [
+  { value: 'GOOD', title: 'good' },
+  { value: 'REPAIR', title: 'to repair' },
+  { value: 'SCRAP', title: 'scrap' },
 ]
 
 /** What of all strings is looked at. */

@@ -18,6 +18,7 @@ public final class JavaProgram {
   private static final Path APP = Path.of("target", "app");
   private static final Path PACKED = APP.resolve("hamper-app.jar");
   private static final Path ARCHIVE = APP.resolve("hamper.jsa");
+  private static final Path CLASSES = Path.of("target", "classes").toAbsolutePath();
 
   /** One compiler, and only the quick one: what it does for speed is hardly paid back. */
   private static final List<String> QUICK =
@@ -36,14 +37,14 @@ public final class JavaProgram {
   public static List<String> of(List<String> options, Class<?> program, String... arguments) {
     List<String> command = new ArrayList<>(QUICK);
     command.addAll(options);
-    String path =
-        System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
+    List<String> path = classPath();
     if (isPacked(path)) {
       command.add("-XX:SharedArchiveFile=" + ARCHIVE.toAbsolutePath());
       command.addAll(List.of("-Xlog:cds=off", "-Xlog:cds+dynamic=off"));
-      path = PACKED.toAbsolutePath() + ":" + path;
+      path.removeIf(JavaProgram::isInIt);
+      path.add(0, PACKED.toAbsolutePath().toString());
     }
-    command.addAll(List.of("-cp", path, program.getName()));
+    command.addAll(List.of("-cp", String.join(":", path), program.getName()));
     command.addAll(List.of(arguments));
     return command;
   }
@@ -53,11 +54,22 @@ public final class JavaProgram {
     return Path.of(System.getProperty("java.home"), "bin", "java").toString();
   }
 
-  private static boolean isPacked(String path) {
+  private static List<String> classPath() {
+    String path =
+        System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
+    return new ArrayList<>(List.of(path.split(":")));
+  }
+
+  private static boolean isPacked(List<String> path) {
     return Files.exists(ARCHIVE)
-        && Stream.of(path.split(":"))
-            .filter(entry -> !entry.endsWith("test-classes"))
+        && path.stream()
+            .filter(JavaProgram::isInIt)
             .allMatch(entry -> newest(Path.of(entry)) <= modified(PACKED));
+  }
+
+  private static boolean isInIt(String entry) {
+    return Path.of(entry).equals(CLASSES)
+        || Files.exists(APP.resolve("lib").resolve(Path.of(entry).getFileName()));
   }
 
   private static long newest(Path entry) {
