@@ -20,7 +20,7 @@ import TroubleForm from './TroubleForm.vue'
 const props = defineProps<{ zone?: string }>()
 
 /** As high as most rows are (px). */
-const ROW = 33
+const ROW = 36
 
 const display = useDisplay()
 const progress = useProgress()
