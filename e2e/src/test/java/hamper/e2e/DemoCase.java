@@ -7,7 +7,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 
-/** The program with its demo display, anew for each class, and a window for each test. */
+/** The program with its demo display, anew for each class, and a window as new for each test. */
 abstract class DemoCase {
   static final Path data = SharedProgram.DATA;
   static Program program;
@@ -21,7 +21,7 @@ abstract class DemoCase {
 
   @BeforeEach
   void open() {
-    window = new Window(program.url);
+    window = Window.anew(program.url);
     page = window.page;
     window.opened();
   }
@@ -31,7 +31,7 @@ abstract class DemoCase {
     try {
       window.noErrors();
     } finally {
-      window.close();
+      window.leave();
     }
   }
 }

@@ -17,7 +17,7 @@ class QuickHandsTest extends DemoCase {
 
   /** Every answer to an edit comes a tenth of a second late. */
   private void slowAnswers() {
-    page.addInitScript(
+    window.startWith(
         """
         const quick = window.fetch
         window.fetch = async (...asked) => {
@@ -28,8 +28,6 @@ class QuickHandsTest extends DemoCase {
           return answer
         }
         """);
-    page.reload();
-    window.opened();
   }
 
   private static LocatorAssertions.HasValueOptions patiently() {

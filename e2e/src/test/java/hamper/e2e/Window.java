@@ -23,6 +23,12 @@ final class Window implements AutoCloseable {
   /** One browser for all tests; it ends with them. */
   private static final Browser BROWSER = Browsers.launch();
 
+  private static final int WIDTH = 1280;
+  private static final int HEIGHT = 900;
+
+  /** The one that tests take after each other. */
+  private static Window kept;
+
   private final BrowserContext context;
   final Page page;
   final List<String> errors = new ArrayList<>();
@@ -31,10 +37,43 @@ final class Window implements AutoCloseable {
     context =
         BROWSER.newContext(
             new Browser.NewContextOptions()
-                .setViewportSize(1280, 900)
+                .setViewportSize(WIDTH, HEIGHT)
                 .setReducedMotion(ReducedMotion.REDUCE) // nothing is waited for that only glides
                 .setPermissions(List.of("clipboard-read", "clipboard-write")));
     page = tab(url);
+  }
+
+  /**
+   * The window that the test before has left, on a page that knows nothing of it: that costs half
+   * of what another one does, since the browser has read the interface already.
+   */
+  static Window anew(String url) {
+    if (kept == null) {
+      kept = new Window(url);
+    } else {
+      kept.empty();
+      kept.page.navigate(url);
+    }
+    return kept;
+  }
+
+  private void empty() {
+    context.pages().stream().filter(tab -> tab != page).forEach(Page::close);
+    page.unrouteAll();
+    page.mouse().up();
+    page.evaluate("() => { localStorage.clear(); sessionStorage.clear() }");
+    page.navigate("about:blank");
+    page.mouse().move(0, 0);
+    page.setViewportSize(WIDTH, HEIGHT);
+    errors.clear();
+  }
+
+  /** Has a script run before the page, from now on; the next test gets another window. */
+  void startWith(String script) {
+    kept = null;
+    page.addInitScript(script);
+    page.reload();
+    opened();
   }
 
   /** One more tab of the same browser. */
@@ -182,6 +221,16 @@ final class Window implements AutoCloseable {
   /** Waits until the display is there. */
   void opened() {
     assertThat(page.getByTestId("display-menu")).containsText("Saltmarsh Quay");
+  }
+
+  /** Lets it go to the next test, or ends it where it is gone or there is to be another one. */
+  void leave() {
+    if (page.isClosed()) {
+      kept = null;
+    }
+    if (this != kept) {
+      close();
+    }
   }
 
   @Override
