@@ -15,13 +15,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
-import java.util.List;
 import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.springframework.jdbc.core.simple.JdbcClient;
 
 /**
  * Folders that earlier versions of Hamper left behind, kept as they were: each opens, complete.
@@ -77,31 +75,6 @@ class EarlierFoldersTest {
       plan = inverse.applyTo(plan).plan();
     }
     return plan.display();
-  }
-
-  /** A new database begins with its tables at once, an earlier one is led to them by steps. */
-  @Test
-  void theTablesOfAnEarlierFolderBecomeThoseOfANewOne() throws IOException {
-    List<String> ofNew = tables(folder.resolve("new"));
-    unpack("server.mv.db");
-    assertThat(ofNew).hasSizeGreaterThan(100);
-    assertThat(tables(folder)).containsExactlyInAnyOrderElementsOf(ofNew);
-  }
-
-  /** What makes them, without the names that nobody gave. */
-  private static List<String> tables(Path folder) {
-    try (Engine engine = Engine.open(folder)) {
-      return JdbcClient.create(engine.source())
-          .sql("script nodata")
-          .query(String.class)
-          .list()
-          .stream()
-          .map(
-              line -> line.replaceAll("CONSTRAINT_[0-9A-F]+(_\\w+)?|START WITH \\d+|RESTART.*", ""))
-          .filter(line -> line.startsWith("CREATE") || line.startsWith("ALTER"))
-          .filter(line -> !line.contains("flyway_schema_history") && !line.contains(" USER "))
-          .toList();
-    }
   }
 
   @Test
