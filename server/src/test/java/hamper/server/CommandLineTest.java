@@ -42,6 +42,18 @@ class CommandLineTest {
     }
   }
 
+  /** Of commands only the one that is called is read. */
+  @Test
+  void helpKnowsEveryCommandAndAWordThatIsNoneIsToldTheNearest() {
+    assertThat(run("--help").out())
+        .contains("  demo  ", "  check  ", "  standins  ", "  restore  ")
+        .doesNotContain("  yard  ");
+    assertThat(run("check", "--help").out()).startsWith("Usage: hamper check ");
+    Ran wrong = run("chekc", DEMO);
+    assertThat(wrong.code()).isEqualTo(Hamper.UNUSABLE);
+    assertThat(wrong.err()).contains("'chekc'", "hamper check");
+  }
+
   @Test
   void checkFindsThePlantedMistakesAndNothingElse() {
     Ran ran = run("check", DEMO);
