@@ -8,26 +8,26 @@ import { useProgress } from '../../state/progress'
 import { CONDITIONS, reached, STAGES, toggled } from './strings'
 
 /** A string: where it hangs, how far it is, and what has happened to it where that is looked at. */
-const props = defineProps<{ string: StringAt; taken: boolean; events?: StringEvent[] }>()
+const props = defineProps<{ row: StringAt; taken: boolean; events?: StringEvent[] }>()
 const emit = defineEmits<{ take: [event: MouseEvent]; open: []; trouble: [] }>()
 
 const display = useDisplay()
 const progress = useProgress()
 const goThere = useGoThere()
-const tag = computed(() => display.pieces.get(props.string.piece)?.tags?.[0])
+const tag = computed(() => display.pieces.get(props.row.piece)?.tags?.[0])
 const colour = computed(() =>
-  display.zoneColour(display.propOfPiece.get(props.string.piece)?.prop.zone),
+  display.zoneColour(display.propOfPiece.get(props.row.piece)?.prop.zone),
 )
 const photo = (event: StringEvent) =>
   `/api/displays/${display.view!.id}/progress/photos/${event.photo}`
 </script>
 
 <template>
-  <tr :class="{ trouble: string.trouble }" :data-string="string.piece">
+  <tr :class="{ trouble: row.trouble }" :data-string="row.piece">
     <td>
       <input
         type="checkbox"
-        :aria-label="`Take ${string.title}`"
+        :aria-label="`Take ${row.title}`"
         :checked="taken"
         @click="emit('take', $event)"
       />
@@ -35,55 +35,47 @@ const photo = (event: StringEvent) =>
     <td class="mono">{{ tag }}</td>
     <td>
       <button type="button" class="to" :aria-expanded="events !== undefined" @click="emit('open')">
-        {{ string.title }}
+        {{ row.title }}
       </button>
     </td>
-    <td><span class="dot" :style="{ background: colour }" />{{ string.zone }}</td>
+    <td><span class="dot" :style="{ background: colour }" />{{ row.zone }}</td>
     <td class="mono">
-      <button v-if="string.port" type="button" class="to" @click="goThere({ piece: string.piece })">
-        {{ string.written }}
+      <button v-if="row.port" type="button" class="to" @click="goThere({ piece: row.piece })">
+        {{ row.written }}
       </button>
       <span v-else class="quiet">no port</span>
     </td>
     <td>
-      <span class="stages" role="group" :aria-label="`How far ${string.title} is`">
+      <span class="stages" role="group" :aria-label="`How far ${row.title} is`">
         <button
           v-for="step in STAGES"
           :key="step.stage"
           type="button"
-          :class="{ has: reached(string, step.stage) }"
-          :aria-pressed="reached(string, step.stage)"
-          :title="
-            string.since && string.stage === step.stage
-              ? `${string.by} ${moment(string.since)}`
-              : ''
-          "
-          @click="progress.reach([string.piece], toggled(string, step.stage))"
+          :class="{ has: reached(row, step.stage) }"
+          :aria-pressed="reached(row, step.stage)"
+          :title="row.since && row.stage === step.stage ? `${row.by} ${moment(row.since)}` : ''"
+          @click="progress.reach([row.piece], toggled(row, step.stage))"
         >
           {{ step.title }}
         </button>
       </span>
-      <span v-if="string.elsewhere" class="wrong"
-        >▲ plugged in where the plan no longer has it</span
-      >
+      <span v-if="row.elsewhere" class="wrong">▲ plugged in where the plan no longer has it</span>
     </td>
     <td>
-      <template v-if="string.trouble">
-        <span class="wrong">▲ {{ string.trouble.reason }}</span>
+      <template v-if="row.trouble">
+        <span class="wrong">▲ {{ row.trouble.reason }}</span>
         <span class="quiet when"
-          >{{ string.trouble.urgency.toLowerCase()
-          }}{{ string.trouble.owner ? `, ${string.trouble.owner}` : '' }}</span
+          >{{ row.trouble.urgency.toLowerCase()
+          }}{{ row.trouble.owner ? `, ${row.trouble.owner}` : '' }}</span
         >
-        <button type="button" class="to act" @click="progress.settle([string.piece])">
-          settled
-        </button>
+        <button type="button" class="to act" @click="progress.settle([row.piece])">settled</button>
       </template>
-      <span v-else-if="string.stored">
-        {{ CONDITIONS.find((c) => c.value === string.stored?.condition)?.title }}
-        <span v-if="string.stored.place" class="quiet">in {{ string.stored.place }}</span>
+      <span v-else-if="row.stored">
+        {{ CONDITIONS.find((c) => c.value === row.stored?.condition)?.title }}
+        <span v-if="row.stored.place" class="quiet">in {{ row.stored.place }}</span>
       </span>
       <button v-else type="button" class="to act quiet" @click="emit('trouble')">trouble …</button>
-      <span v-if="string.note" class="note quiet">note: {{ string.note.text || 'a photo' }}</span>
+      <span v-if="row.note" class="note quiet">note: {{ row.note.text || 'a photo' }}</span>
     </td>
   </tr>
   <tr v-if="events" class="history">
@@ -94,7 +86,7 @@ const photo = (event: StringEvent) =>
         <span class="mono quiet">{{ moment(event.at) }}</span> {{ event.told }}
         <span v-if="event.by" class="quiet">said {{ event.by }}</span>
         <a v-if="event.photo" :href="photo(event)" target="_blank" rel="noopener"
-          ><img :src="photo(event)" :alt="`Photo of ${string.title}`" loading="lazy"
+          ><img :src="photo(event)" :alt="`Photo of ${row.title}`" loading="lazy"
         /></a>
       </p>
     </td>

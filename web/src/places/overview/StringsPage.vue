@@ -221,7 +221,7 @@ async function putAway() {
           <StringRow
             v-for="one in block.rows"
             :key="one.piece"
-            :string="one"
+            :row="one"
             :taken="taken.includes(one.piece)"
             :events="opened === one.piece ? events : undefined"
             @take="(event) => take(one.piece, event)"

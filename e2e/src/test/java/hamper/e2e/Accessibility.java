@@ -18,7 +18,8 @@ final class Accessibility {
         const rules = { 'color-contrast-enhanced': { enabled: sunlight } }
         const contrasts = ['color-contrast', ...(sunlight ? ['color-contrast-enhanced'] : [])]
         const runOnly = colours ? { type: 'rule', values: contrasts } : undefined
-        const found = await axe.run(document, { resultTypes: ['violations'], preload: false, rules, runOnly })
+        const asked = { resultTypes: ['violations'], preload: false, rules, runOnly }
+        const found = await axe.run(document, asked)
         return found.violations
           .filter((one) => one.impact === 'serious' || one.impact === 'critical')
           .map((one) => `${one.id}: ${one.help}: ` +

@@ -62,7 +62,8 @@ public final class Hamper {
   }
 
   /**
-   * With the command that is called, as reading all of them takes half of a short start; else all.
+   * With the command that is called, as reading all of them takes a fifth of a short start; else
+   * all.
    */
   private static CommandLine commandLine(String... args) {
     List<Class<?>> called =
