@@ -80,6 +80,7 @@ class AddressesTest extends DemoCase {
 
   /** Where there are bytes and no universes a start is held as a channel of the controller. */
   @Test
+  @Tag("whole")
   void aStartOnDdpIsHeldWhereItStands() {
     window.go("Addresses");
     page.getByTestId("view-table").click();
@@ -128,6 +129,7 @@ class AddressesTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void universesArePutInOrderAfterTheMovesWereSeen() {
     window.go("Addresses");
     page.getByTestId("put-in-order").click();

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.assertions.LocatorAssertions;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** What hangs nowhere finds its places; they are looked at before anything is hung. */
@@ -37,6 +38,7 @@ class ArrangeTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void aZoneIsArrangedFromTheFinderAndAPieceIsLeftOut() {
     page.keyboard().press("/");
     page.keyboard().type("arrange slipway");
@@ -55,6 +57,7 @@ class ArrangeTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void whatHangsMayMoveOnlyWhereSomebodySaysSo() {
     window.go("Patch");
     window.loose("weather-vane-1").focus();

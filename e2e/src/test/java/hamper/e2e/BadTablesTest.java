@@ -9,6 +9,7 @@ import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Whatever is wrong with a table is told row by row, and nothing of it gets in. */
@@ -31,6 +32,7 @@ class BadTablesTest {
   }
 
   @Test
+  @Tag("whole")
   void aBadTableIsCountedNamedAndLeftOutAndAGoodOneGetsIn() throws Exception {
     Program program = SharedProgram.demo();
     try (Window window = new Window(program.url)) {

@@ -80,6 +80,7 @@ class CheckItAllTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void whatIsSeldomSetHasItsPlaceAndKeysHaveASheet() {
     window.go("Controllers");
     page.getByLabel("More of K1", new Page.GetByLabelOptions().setExact(true)).first().click();

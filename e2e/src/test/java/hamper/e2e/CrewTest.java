@@ -211,6 +211,7 @@ class CrewTest {
     atGate = Browsers.launch(browserOn("gate", hosts.deskCommand()), trust(secure));
     Page second = phone(atGate);
     int before = facts();
+    forTheYard(phone);
     phone.getByTestId("left").click();
     phone.getByTestId("stage").selectOption("HUNG");
     int all = phone.locator("[data-tick]").count();
@@ -248,6 +249,14 @@ class CrewTest {
     movedBelowIt(phone);
     withdrawn(phone);
     assertThat(errors).isEmpty();
+  }
+
+  private static void forTheYard(Page phone) {
+    Accessibility.checkOutdoors(phone, "the yard", false);
+    phone.locator("[data-controller='k4']").click();
+    assertThat(phone.getByTestId("controller")).isVisible();
+    Accessibility.checkOutdoors(phone, "a controller", false);
+    phone.goBack();
   }
 
   /** The planner's window shows a tick within a second. */
@@ -357,6 +366,7 @@ class CrewTest {
 
   /** Read in the sun and by night, touched with a cold thumb, small enough for a slow phone. */
   @Test
+  @Tag("whole")
   void itsPagesAreForTheYard() throws Exception {
     String link = link(false);
     Page phone = phone(false);

@@ -11,6 +11,7 @@ import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.KeyboardModifier;
 import java.util.List;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** What a hand or a key does is what one expects of it, and nothing else. */
@@ -158,6 +159,7 @@ class GesturesTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void oneShowsWhatAnotherShowsByAKey() {
     window.go("Patch");
     window.leg("wall-coping-west-1").click();
@@ -170,6 +172,7 @@ class GesturesTest extends DemoCase {
 
   /** While the slider is dragged wires are drawn plainly, as one layer that is stretched. */
   @Test
+  @Tag("whole")
   void zoomingStretchesAllWiresWhileItLastsAndAfterIt() {
     window.go("Patch");
     Locator leg = window.leg("wall-coping-west-1");
@@ -219,6 +222,7 @@ class GesturesTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void severalControllersAreSetAtOnce() {
     window.go("Controllers");
     page.locator("[data-row=k1]").focus();

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Light it, see it, find the fault: in the place where that is done. */
@@ -86,6 +87,7 @@ class LightItTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void threeLightAtOnceAFourthIsToldAndAnyStopsAll() {
     String url = page.url();
     window.go("Trial");
@@ -145,6 +147,7 @@ class LightItTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void onAPhoneOneThumbCountsHalvesAndSaysThatItIsRight() {
     page.setViewportSize(390, 844);
     window.go("Trial");

@@ -87,6 +87,7 @@ class LoadsTest extends DemoCase {
     assertThat(page.getByTestId("said")).containsText("Set position of a feed of Coping west");
     window.undo();
     assertThat(curve().locator("path.planned")).hasAttribute("d", path);
+    Accessibility.check(page, "an open run");
 
     feed(1).focus();
     page.keyboard().press("Shift+ArrowRight");
@@ -102,6 +103,7 @@ class LoadsTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void oneFeedIsSeenLostItsFuseAndWireAreSetAndAJointIsCut() {
     port("K1-4").locator(".what").click();
     feed(1).click();
@@ -137,6 +139,7 @@ class LoadsTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void feedsForEveryRunThatWantsSomeAreOneStep() {
     assertThat(port("K8-2")).containsText("7.70 V");
     page.getByTestId("plan-feeds").click();
@@ -170,6 +173,7 @@ class LoadsTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void suppliesAndMainsCircuitsAreAddedLoadedAndRemoved() {
     page.getByTestId("view-power").click();
     Locator board = page.getByTestId("power-board");
@@ -203,6 +207,7 @@ class LoadsTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void everybodySeesTheRunAndTheSuppliesInBothThemes() {
     port("K1-4").locator(".what").click();
     feed(1).click();

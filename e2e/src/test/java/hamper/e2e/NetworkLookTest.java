@@ -136,6 +136,7 @@ class NetworkLookTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void aFixtureIsSetToAnotherSlotAfterALook() {
     window.go("Network");
     page.getByTestId("look-line").click();

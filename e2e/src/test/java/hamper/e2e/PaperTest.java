@@ -9,6 +9,7 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Sheets are looked at page by page or read, and taken as files; tags and stock are kept. */
@@ -60,6 +61,7 @@ class PaperTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void tagsAreGivenFoundAndPrintedAndStockIsTakenOff() throws IOException {
     sheet("tags");
     window.acknowledged(() -> page.getByTestId("give-tags").click());

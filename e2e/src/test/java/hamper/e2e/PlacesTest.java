@@ -80,6 +80,7 @@ class PlacesTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void aModeWithLegsOnItAndAnotherModelSayWhatGoesBackToTheTray() {
     window.find("lamp posts to K4-20");
     assertThat(window.leg("lamp-posts-1")).isVisible();
@@ -165,6 +166,7 @@ class PlacesTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void anEnclosureHoldsWhatIsBuiltTogetherAndItsCableIsMeasured() {
     window.go("Network");
     String before = window.findings();
@@ -238,6 +240,7 @@ class PlacesTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void aWallsCornerIsPutRight() {
     window.go("Props");
     open("tide-wall", "tide clock wall");
@@ -459,6 +462,7 @@ class PlacesTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void aNewDisplayBeginsAsACopyOfLastYears() {
     page.getByTestId("display-menu").click();
     page.getByText("New display…").click();

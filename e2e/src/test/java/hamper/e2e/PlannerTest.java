@@ -12,6 +12,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -168,6 +169,7 @@ class PlannerTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void aConfigurationAndTheSendListAreDownloaded() throws IOException {
     window.go("Handover");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("K2 Boathouse")).click();
@@ -233,6 +235,7 @@ class PlannerTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void aSecondHamperOnTheSameDataOrPortSaysSoInOneSentence() throws Exception {
     assertThat(Program.run("demo", "--port", "0", "--data", data.toString()))
         .startsWith("2: ")

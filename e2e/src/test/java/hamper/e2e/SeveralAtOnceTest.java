@@ -59,6 +59,7 @@ class SeveralAtOnceTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void aPixelOfARibbonTellsItsAddresses() {
     window.go("Patch");
     String lane = "k1|PIXEL|3";

@@ -44,6 +44,7 @@ class ToldTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void theLoadOfAPortIsTheSameInPatchInLoadsAndOnPaper() {
     window.go("Patch");
     String lane = window.lane("k1|PIXEL|1").innerText().replaceAll("\\s+", " ");
@@ -79,6 +80,7 @@ class ToldTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void whatComesOffWithAControllerIsToldInNumbersBeforeItGoes() {
     window.go("Controllers");
     page.getByLabel("Remove K2").click();
@@ -89,6 +91,7 @@ class ToldTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void aDisplayIsRenamedAndUndoSaysFromWhatToWhat() {
     Locator menu = page.getByTestId("display-menu");
     menu.click();
@@ -138,6 +141,7 @@ class ToldTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void theSameWordsFilterEveryList() {
     window.go("Props");
     Locator filter = page.getByTestId("filter").locator("input");
@@ -172,6 +176,7 @@ class ToldTest extends DemoCase {
   }
 
   @Test
+  @Tag("whole")
   void theFinderPatchesSeveralFindsAPortByItselfAndTakesBack() {
     window.go("Patch");
     command("red dinghy, blue dinghy to K1-12");
