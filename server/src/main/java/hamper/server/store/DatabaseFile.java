@@ -1,6 +1,7 @@
 package hamper.server.store;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -244,6 +245,13 @@ final class DatabaseFile {
     } finally {
       pool.dispose();
     }
+    takePlace(next, folder.database());
+  }
+
+  /** Puts a file as it is where no database is yet. */
+  static void begin(DataFolder folder, InputStream ready) throws IOException {
+    Path next = folder.path().resolve(NEXT);
+    Files.copy(ready, next, StandardCopyOption.REPLACE_EXISTING);
     takePlace(next, folder.database());
   }
 

@@ -1,6 +1,7 @@
 package hamper.server.store;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -33,7 +34,7 @@ final class Opening {
         if (again || DatabaseFile.isMarked(folder)) {
           throw DatabaseFile.missing(folder);
         }
-        upgrade();
+        begin();
       }
       connectOrRepair(DatabaseFile.makeReady(folder));
       DatabaseFile.mark(folder);
@@ -53,11 +54,20 @@ final class Opening {
     }
   }
 
-  /** Brings the tables of a copy up to date, which then takes the place; makes them anew. */
+  private void begin() throws IOException {
+    Optional<InputStream> ready = EmptyDatabase.open();
+    if (ready.isPresent()) {
+      try (InputStream empty = ready.get()) {
+        DatabaseFile.begin(folder, empty);
+      }
+    } else {
+      DatabaseFile.replace(folder, setting, Optional.empty(), Schema::migrate);
+    }
+  }
+
+  /** Brings the tables of a copy up to date, which then takes the place. */
   private void upgrade() throws IOException {
-    Optional<Path> begin =
-        Files.exists(folder.database()) ? Optional.of(DatabaseFile.keep(folder)) : Optional.empty();
-    DatabaseFile.replace(folder, setting, begin, Schema::migrate);
+    DatabaseFile.replace(folder, setting, Optional.of(DatabaseFile.keep(folder)), Schema::migrate);
   }
 
   /**

@@ -1,15 +1,24 @@
 package hamper.server.store;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
-import org.flywaydb.core.api.MigrationInfo;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
-/** The tables of a database, and the steps that lead to today's. */
+/**
+ * The tables of a database, and the steps that lead to today's. What takes the steps is loaded only
+ * where there are some to take: most starts have none.
+ */
 final class Schema {
   private static final String HISTORY = "flyway_schema_history";
+  private static final String STEPS = "classpath:db/migration/V*__*.sql";
+  private static final Pattern VERSION = Pattern.compile("V(\\d+)__.*");
 
   private Schema() {}
 
@@ -29,32 +38,36 @@ final class Schema {
    * @throws StoreException where it is newer than this program
    */
   static boolean isBehind(DataSource source, Path file) {
-    var steps = flyway(source).info();
-    String newest =
-        Arrays.stream(steps.all())
-            .filter(step -> step.getState().name().startsWith("FUTURE"))
-            .map(step -> step.getVersion().getVersion())
-            .reduce("", (first, second) -> second);
-    if (!newest.isEmpty()) {
-      MigrationInfo known =
-          Arrays.stream(steps.all()).filter(Schema::isKnown).reduce((a, b) -> b).get();
+    int taken =
+        JdbcClient.create(source)
+            .sql("select max(cast(\"version\" as int)) from \"%s\"".formatted(HISTORY))
+            .query(Integer.class)
+            .single();
+    int known = newest();
+    if (taken > known) {
       throw new StoreException(
-          "%s: it was used by a newer Hamper (its tables are at version %s, this one knows %s); use the newer one, or name another folder with --data"
-              .formatted(file, newest, known.getVersion()));
+          "%s: it was used by a newer Hamper (its tables are at version %d, this one knows %d); use the newer one, or name another folder with --data"
+              .formatted(file, taken, known));
     }
-    return steps.pending().length > 0;
+    return taken < known;
   }
 
-  private static boolean isKnown(MigrationInfo step) {
-    return !step.getState().name().startsWith("FUTURE");
+  /** The version that all steps lead to. */
+  private static int newest() {
+    try {
+      return Arrays.stream(new PathMatchingResourcePatternResolver().getResources(STEPS))
+          .map(step -> VERSION.matcher(String.valueOf(step.getFilename())))
+          .filter(Matcher::matches)
+          .mapToInt(step -> Integer.parseInt(step.group(1)))
+          .max()
+          .orElseThrow();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   /** Takes all steps that are missing. */
   static void migrate(DataSource source) {
-    flyway(source).migrate();
-  }
-
-  private static Flyway flyway(DataSource source) {
-    return Flyway.configure().dataSource(source).load();
+    Flyway.configure().dataSource(source).load().migrate();
   }
 }

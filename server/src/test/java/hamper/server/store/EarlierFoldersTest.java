@@ -15,11 +15,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.List;
 import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.jdbc.core.simple.JdbcClient;
 
 /**
  * Folders that earlier versions of Hamper left behind, kept as they were: each opens, complete.
@@ -75,6 +77,32 @@ class EarlierFoldersTest {
       plan = inverse.applyTo(plan).plan();
     }
     return plan.display();
+  }
+
+  /** A new folder begins with a database that was made by the build; earlier ones take steps. */
+  @Test
+  void theTablesOfAnEarlierFolderBecomeThoseOfANewOne() throws IOException {
+    assertThat(EmptyDatabase.open()).as("made by the build").isPresent();
+    List<String> ofNew = tables(folder.resolve("new"));
+    unpack("server.mv.db");
+    assertThat(ofNew).hasSizeGreaterThan(100);
+    assertThat(tables(folder)).containsExactlyInAnyOrderElementsOf(ofNew);
+  }
+
+  /** What makes them, without the names that nobody gave. */
+  private static List<String> tables(Path folder) {
+    try (Engine engine = Engine.open(folder)) {
+      return JdbcClient.create(engine.source())
+          .sql("script nodata")
+          .query(String.class)
+          .list()
+          .stream()
+          .map(
+              line -> line.replaceAll("CONSTRAINT_[0-9A-F]+(_\\w+)?|START WITH \\d+|RESTART.*", ""))
+          .filter(line -> line.startsWith("CREATE") || line.startsWith("ALTER"))
+          .filter(line -> !line.contains(" USER "))
+          .toList();
+    }
   }
 
   @Test
