@@ -86,7 +86,8 @@ final class EndInquiry {
     String title = at.leg().at().title();
     int pixels = at.string().places();
     Set<String> before = numbers(0, pixels - 1);
-    String end = at.sight(Supposition.AS_PLANNED, Pattern.WHITE).last();
+    SupposedLight lit = new SupposedLight(at);
+    String end = lit.sight(Supposition.AS_PLANNED, Pattern.WHITE).last();
     List<Cause> causes = new ArrayList<>();
     causes.add(
         feeding(
@@ -110,7 +111,7 @@ final class EndInquiry {
             .answers(BEHIND, Sight.FROZEN, Sight.LIKE_OTHERS));
     causes.add(dead("dead-random", title, "shows anything").answers(BEHIND, Sight.FLICKERS));
     if (at.reachesLastUniverse()) {
-      String heard = at.sight(Supposition.that("deaf"), Pattern.WHITE).last();
+      String heard = lit.sight(Supposition.that("deaf"), Pattern.WHITE).last();
       causes.add(
           Cause.of(
                   "universe",
@@ -119,7 +120,7 @@ final class EndInquiry {
                   "Give it its configuration again; an input set by hand has to be long enough.")
               .given()
               .answers(LAST, heard)
-              .answers(BLUE, at.sight(Supposition.that("deaf"), Pattern.of(Colour.BLUE)).last())
+              .answers(BLUE, lit.sight(Supposition.that("deaf"), Pattern.of(Colour.BLUE)).last())
               .answers(BEHIND, Sight.DARK)
               .answers("volts", "planned")
               .answers("test", "lights"));
@@ -155,7 +156,7 @@ final class EndInquiry {
                 "%s lights to its end: who sends the show is at fault".formatted(title),
                 "See how far the show's own sender goes: its list may have fewer pixels or universes.")
             .answers(LAST, end)
-            .answers(BLUE, at.sight(Supposition.AS_PLANNED, Pattern.of(Colour.BLUE)).last())
+            .answers(BLUE, lit.sight(Supposition.AS_PLANNED, Pattern.of(Colour.BLUE)).last())
             .answers(BEHIND, Sight.LIKE_OTHERS)
             .answers("volts", "planned")
             .answers("test", "lights"));

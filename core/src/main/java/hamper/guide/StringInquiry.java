@@ -41,6 +41,7 @@ final class StringInquiry {
   private record Asked(Question question, Pattern pattern) {}
 
   private final SupposedString at;
+  private final SupposedLight lit;
   private final PixelString string;
   private final String title;
   private final List<Asked> asked = new ArrayList<>();
@@ -49,6 +50,7 @@ final class StringInquiry {
 
   private StringInquiry(SupposedString at) {
     this.at = at;
+    lit = new SupposedLight(at);
     string = at.string();
     title = at.leg().at().title();
   }
@@ -301,8 +303,8 @@ final class StringInquiry {
     for (Asked one : asked) {
       Sight plan =
           planned.computeIfAbsent(
-              one.pattern(), pattern -> at.sight(Supposition.AS_PLANNED, pattern));
-      Sight sight = sights.computeIfAbsent(one.pattern(), pattern -> at.sight(supposed, pattern));
+              one.pattern(), pattern -> lit.sight(Supposition.AS_PLANNED, pattern));
+      Sight sight = sights.computeIfAbsent(one.pattern(), pattern -> lit.sight(supposed, pattern));
       complete = complete.answers(one.question().id(), told(at, one.question(), sight, plan));
     }
     for (int i = 0; i < causes.size() && supposed.nulls().isPresent(); i++) {

@@ -5,7 +5,6 @@ import hamper.catalog.DeviceModel;
 import hamper.catalog.SectionOption;
 import hamper.catalog.Told;
 import hamper.config.Configurations;
-import hamper.config.DeviceStart;
 import hamper.config.Output;
 import hamper.display.Controller;
 import hamper.display.HungLeg;
@@ -16,25 +15,9 @@ import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
 import hamper.facts.RunFacts;
 import hamper.load.RunPower;
-import hamper.pattern.Pattern;
-import hamper.resolve.PixelMap;
-import hamper.resolve.Placement;
-import hamper.send.FrameLayout;
-import hamper.send.FrameLayouts;
-import hamper.send.Light;
-import hamper.send.Lights;
-import hamper.send.MeantPort;
-import hamper.send.Ramp;
-import hamper.send.Target;
-import hamper.send.Targets;
-import java.util.Arrays;
-import java.util.Map;
 import java.util.Optional;
 
-/**
- * What a string shows where its device was told something else than planned: the bytes that the
- * device clocks out, taken pixel by pixel by those that really hang there.
- */
+/** A string that hangs somewhere, and what its pixels make of the bytes that its device clocks. */
 final class SupposedString {
   private static final int WHOLE = 100;
 
@@ -43,10 +26,7 @@ final class SupposedString {
   private final ControllerFacts own;
   private final RunFacts run;
   private final HungLeg leg;
-  private final FrameLayout layout;
-  private final Light light;
-  private final boolean ownChannels;
-  private final boolean startEach;
+  private final Output told;
 
   private SupposedString(Facts facts, ControllerFacts own, RunFacts run, HungLeg leg, Output told) {
     this.facts = facts;
@@ -54,34 +34,7 @@ final class SupposedString {
     this.own = own;
     this.run = run;
     this.leg = leg;
-    layout = FrameLayouts.of(facts).get(own.controller().id());
-    light = Light.of(facts, own, layout);
-    DeviceStart first = told.start().says() ? told.start() : told.sections().get(0).start();
-    startEach = told.sections().stream().allMatch(section -> section.start().says());
-    ownChannels = first.universe().isEmpty();
-  }
-
-  /** Bytes one after another. */
-  private static final class Bytes {
-    private byte[] bytes = new byte[256];
-    private int count;
-
-    void add(int level) {
-      if (count == bytes.length) {
-        bytes = Arrays.copyOf(bytes, 2 * count);
-      }
-      bytes[count++] = (byte) level;
-    }
-
-    void dark(int more) {
-      for (int i = 0; i < more; i++) {
-        add(0);
-      }
-    }
-
-    byte[] all() {
-      return Arrays.copyOf(bytes, count);
-    }
+    this.told = told;
   }
 
   /** Empty where it is no string that hangs on a port that is sent to. */
@@ -111,6 +64,15 @@ final class SupposedString {
 
   Controller controller() {
     return own.controller();
+  }
+
+  ControllerFacts own() {
+    return own;
+  }
+
+  /** What the device is told of its port. */
+  Output told() {
+    return told;
   }
 
   HungLeg leg() {
@@ -178,85 +140,14 @@ final class SupposedString {
     return string().sections().stream().anyMatch(section -> brightness(leg, section) < WHOLE);
   }
 
-  private int brightness(HungLeg here, Section section) {
+  /** What the device itself makes darker by (%). */
+  int brightness(HungLeg here, Section section) {
     Told told = plan.modelOf(own.controller()).told(SectionOption.BRIGHTNESS);
     if (told == Told.PER_PORT) {
       HungLeg first = run.run().legs().get(0);
       return run.run().brightness(first.at(), first.at().string().sections().get(0));
     }
     return told == Told.PER_SECTION ? run.run().brightness(here.at(), section) : WHOLE;
-  }
-
-  /** What is seen of it while a pattern is on it, full, and all else is dark. */
-  Sight sight(Supposition supposed, Pattern pattern) {
-    byte[] frame = new byte[layout.length()];
-    light.dark(frame);
-    Targets what = Targets.of(new Target.OfPiece(string().id()));
-    Lights.Hold hold = new Lights.Hold("", what, pattern, 0, Ramp.steady(WHOLE), Map.of(), WHOLE);
-    for (Light.Spot spot : light.spots()) {
-      if (spot.piece().equals(string().id())) {
-        light.light(frame, spot, hold, WHOLE, false, 0);
-      }
-    }
-    return seen(clocked(supposed, frame));
-  }
-
-  /** The bytes of the whole run as its device clocks them out. */
-  private byte[] clocked(Supposition supposed, byte[] frame) {
-    Bytes out = new Bytes();
-    SupposedSlots slots = new SupposedSlots(plan, own, layout, supposed, ownChannels, frame);
-    int lastLeg = -1;
-    for (Placement at : run.placements()) {
-      HungLeg here = run.run().legs().get(at.leg());
-      // all else on the run is as planned
-      Supposition told = at.leg() == leg.index() ? supposed : Supposition.AS_PLANNED;
-      boolean begins = at.leg() != lastLeg;
-      if (begins && lastLeg < 0 || startEach) {
-        slots.startAt(at);
-      }
-      Section section = here.at().string().sections().get(at.section());
-      int nulls = section.nullPixels() + (begins ? here.leg().nullPixels() : 0);
-      int width = told.channels().orElse(here.at().pixels().channels());
-      out.dark((begins ? told.nulls().orElse(nulls) : nulls) * width);
-      pixels(here, section, told, width, slots, out);
-      lastLeg = at.leg();
-    }
-    return out.all();
-  }
-
-  /** The pixels of a section, without its null pixels. */
-  private void pixels(
-      HungLeg here,
-      Section planned,
-      Supposition supposed,
-      int width,
-      SupposedSlots slots,
-      Bytes out) {
-    ColourOrder order = supposed.order().orElse(here.at().orderOf(planned));
-    ColourOrder sent = order.channels() == width ? order : ColourOrder.natural(width);
-    Section told = told(planned, supposed);
-    PixelMap map = PixelMap.of(told, ColourOrder.natural(width));
-    int bright = supposed.undimmed() ? WHOLE : brightness(here, planned);
-    int[][] levels = slots.take(told.addresses(), width);
-    for (int w = 0; w < told.pixels(); w++) {
-      int address = map.addressAt(w).orElseThrow();
-      for (int b = 0; b < width; b++) {
-        out.add(MeantPort.scaled(levels[address][sent.channelOf(b)], bright));
-      }
-    }
-  }
-
-  private Section told(Section section, Supposition supposed) {
-    boolean forgotten = string().sections().stream().noneMatch(Section::backward);
-    return new Section(
-        section.pixels(),
-        0,
-        supposed.ungrouped() ? 1 : section.group(),
-        supposed.unfolded() ? Optional.empty() : section.fold(),
-        supposed.turned() ? forgotten : section.backward(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty());
   }
 
   /** What the pixels of this string make of the bytes of the run: each takes its own, in turn. */

@@ -326,13 +326,12 @@ class GuidesTellApartTest {
     }
 
     private byte[] played(Played device, byte[] frame) {
-      return device
-          .shown(
-              text -> {
-                int place = place(text);
-                return place < 0 ? 0 : frame[place] & 255;
-              })
-          .get("PIXEL " + run.port().port());
+      return device.shown(
+          "PIXEL " + run.port().port(),
+          text -> {
+            int place = place(text);
+            return place < 0 ? 0 : frame[place] & 255;
+          });
     }
 
     private final Map<String, Integer> places = new HashMap<>();

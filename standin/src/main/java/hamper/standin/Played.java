@@ -43,22 +43,21 @@ public final class Played {
   }
 
   /**
-   * What a device shows, without a packet.
+   * What a port of a device shows, without a packet.
    *
+   * @param named such as "PIXEL 4"
    * @param levelOf the level of what is told as "universe:channel" or "byte n"
-   * @return by port, such as "PIXEL 4", a byte for each channel of each pixel as it is clocked
+   * @return a byte for each channel of each pixel as it is clocked
    */
-  public Map<String, byte[]> shown(ToIntFunction<String> levelOf) {
-    Map<String, byte[]> shown = new LinkedHashMap<>();
-    for (Port port : wiring.ports()) {
-      byte[] bytes = new byte[port.places().length];
-      for (int i = 0; i < bytes.length; i++) {
-        int place = port.places()[i];
-        int level = place < 0 ? 0 : levelOf.applyAsInt(wiring.heard().told(place));
-        bytes[i] = (byte) ((level * port.percent()[i] + 50) / 100);
-      }
-      shown.put(port.named(), bytes);
+  public byte[] shown(String named, ToIntFunction<String> levelOf) {
+    Port port =
+        wiring.ports().stream().filter(one -> one.named().equals(named)).findFirst().orElseThrow();
+    byte[] bytes = new byte[port.places().length];
+    for (int i = 0; i < bytes.length; i++) {
+      int place = port.places()[i];
+      int level = place < 0 ? 0 : levelOf.applyAsInt(wiring.heard().told(place));
+      bytes[i] = (byte) ((level * port.percent()[i] + 50) / 100);
     }
-    return shown;
+    return bytes;
   }
 }
