@@ -285,7 +285,7 @@ class CrewTest {
         "() => addEventListener('click', () => (window.ticked = Date.now()),"
             + " { capture: true, once: true })");
     tick(phone, 1);
-    row.first().waitFor(new Locator.WaitForOptions().setTimeout(LIVE_MILLIS));
+    row.first().waitFor(); // what drives the browsers may be late; the pages say how late it was
     long seen = ((Number) planner.evaluate("() => window.seen")).longValue();
     long ticked = ((Number) phone.evaluate("() => window.ticked")).longValue();
     assertThat(seen - ticked).as("ms from tick to sight").isBetween(0L, 2L * LIVE_MILLIS);
