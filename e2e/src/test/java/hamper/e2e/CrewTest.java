@@ -282,13 +282,23 @@ class CrewTest {
         """,
         piece);
     phone.evaluate(
-        "() => addEventListener('click', () => (window.ticked = Date.now()),"
-            + " { capture: true, once: true })");
+        """
+        piece => {
+          const now = () => (window.ticked = Date.now())
+          addEventListener('click', now, { capture: true, once: true })
+          const look = () => document.querySelector(`[data-tick='${piece}']`)
+          new MutationObserver(() => look() || (window.gone ??= Date.now()))
+            .observe(document.body, { subtree: true, childList: true })
+        }
+        """,
+        piece);
     tick(phone, 1);
     row.first().waitFor(); // what drives the browsers may be late; the pages say how late it was
     long seen = ((Number) planner.evaluate("() => window.seen")).longValue();
     long ticked = ((Number) phone.evaluate("() => window.ticked")).longValue();
+    long gone = ((Number) phone.evaluate("() => window.gone")).longValue();
     assertThat(seen - ticked).as("ms from tick to sight").isBetween(0L, 2L * LIVE_MILLIS);
+    assertThat(seen - gone).as("ms after the phone took it").isLessThan(LIVE_MILLIS);
   }
 
   /** It opens again without a connection only where that is promised; what was ticked is kept. */
