@@ -3,6 +3,7 @@ import type { DisplayView, Edit, PieceView } from '../src/api/types'
 import {
   arrange,
   brightness,
+  cut,
   hold,
   laneOf,
   letGo,
@@ -171,6 +172,20 @@ describe('what is taken off', () => {
     expect(unpatch(display, ['k2'])).toEqual([])
     expect(unpatch(display, ['k1-3'])).toEqual([])
     expect(unpatch(display, ['lantern 2'])).toEqual([])
+  })
+})
+
+describe('a string that is cut', () => {
+  it('is two of it, and the second has an id that nothing has', () => {
+    expect(edits(cut(display, ['bow rail', '20']))).toEqual([
+      { type: 'CutString', piece: 'rail', after: 20, rest: 'rail-2' },
+    ])
+    expect(cut(display, ['bow rail', '20'])[0].title).toBe('Cut Bow rail after pixel 20')
+  })
+  it('leaves both something, and is a string', () => {
+    expect(cut(display, ['bow rail', '50'])).toEqual([])
+    expect(cut(display, ['bow rail', '0'])).toEqual([])
+    expect(cut(display, ['pump', '1'])).toEqual([])
   })
 })
 

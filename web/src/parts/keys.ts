@@ -122,6 +122,7 @@ export const KEYS = {
       left: key('ArrowLeft Shift+ArrowLeft', 'a pixel towards the plug; with Shift ten'),
       right: key('ArrowRight Shift+ArrowRight', 'a pixel away from it; with Shift ten'),
       remove: key('Delete Backspace', 'join the sections'),
+      cut: key('X', 'cut the string in two'),
     },
   },
   slot: {

@@ -1,18 +1,19 @@
 <script setup lang="ts">
 import DrawnIcon from '../parts/DrawnIcon'
-import { mdiLinkVariant } from '@mdi/js'
+import { mdiContentCut, mdiLinkVariant } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { said } from '../api/said'
 import type { PixelString, Section, SectionView } from '../api/types'
 import { KEYS, keyOf } from '../parts/keys'
 import { followPointer } from '../parts/followPointer'
+import { cutting } from '../state/cutting'
 import { useDisplay } from '../state/display'
 import { SEAM, sectionWidths } from './geometry'
 import SectionBlock from './SectionBlock.vue'
 
 /**
  * A string enlarged, plug end first: its sections, split by double-click, joined and shifted at the
- * boundaries between them.
+ * boundaries between them, where the string itself is cut in two as well.
  */
 const props = defineProps<{
   string: PixelString
@@ -42,6 +43,12 @@ function split(index: number, pixels: number) {
 }
 function join(index: number) {
   void display.edit({ type: 'JoinSections', piece: props.string.id, index })
+}
+/** Two strings of one: each can hang on a port of its own then. */
+function cut(index: number) {
+  const before = props.string.sections.slice(0, index + 1)
+  const after = before.reduce((sum, section) => sum + section.pixels, 0)
+  void display.edit(cutting(display.view!, props.string.id, after))
 }
 
 /** A boundary that is being dragged, and how many pixels the section before it would have. */
@@ -79,6 +86,8 @@ function onKey(event: KeyboardEvent, index: number) {
   event.stopPropagation()
   if (pressed === 'remove') {
     join(index)
+  } else if (pressed === 'cut') {
+    cut(index)
   } else {
     shift(index, (pressed === 'left' ? -1 : 1) * (event.shiftKey ? 10 : 1))
   }
@@ -113,7 +122,7 @@ function onKey(event: KeyboardEvent, index: number) {
             :aria-valuemin="1"
             :aria-valuemax="section.pixels + string.sections[i + 1].pixels - 1"
             :data-boundary="i"
-            title="Drag, or arrow keys: shift. Delete: join"
+            title="Drag, or arrow keys: shift. Delete: join. X: cut the string in two"
             @pointerdown="(event) => press(event, i)"
             @keydown="(event) => onKey(event, i)"
           />
@@ -123,7 +132,16 @@ function onKey(event: KeyboardEvent, index: number) {
             :aria-label="`Join sections ${i + 1} and ${i + 2}`"
             @click="join(i)"
           >
-            <DrawnIcon :path="mdiLinkVariant" :size="13" />
+            <DrawnIcon :path="mdiLinkVariant" :size="14" />
+          </button>
+          <button
+            type="button"
+            class="join cut"
+            :aria-label="`Cut the string in two between sections ${i + 1} and ${i + 2}`"
+            title="Cut the string in two here"
+            @click="cut(i)"
+          >
+            <DrawnIcon :path="mdiContentCut" :size="14" />
           </button>
           <span v-if="dragged?.index === i" class="shifted mono"
             >{{ dragged.pixels }} |
@@ -170,8 +188,19 @@ function onKey(event: KeyboardEvent, index: number) {
   background-color: color-mix(in srgb, var(--copper) 30%, transparent);
 }
 .join {
+  position: relative;
+  width: 24px;
+  height: 22px;
+  margin-left: -6px;
   color: var(--copper);
-  margin-left: -2px;
+  z-index: 1;
+}
+/* where addresses stand above, at the head of the line along which it cuts */
+.low .cut {
+  position: absolute;
+  left: 0;
+  top: 26px;
+  transform: rotate(90deg);
 }
 .shifted {
   position: absolute;

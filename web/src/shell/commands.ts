@@ -3,6 +3,7 @@ import type { Found } from './finder'
 import {
   arrange,
   brightness,
+  cut,
   hold,
   letGo,
   light,
@@ -123,6 +124,12 @@ export const COMMANDS: Command[] = [
     says: 'gangway rail 90 px',
     does: 'so many pixels; a string of several sections is changed on its ribbon',
     mean: sized,
+  },
+  {
+    parts: ['cut', slot('piece', 'string'), 'after', slot('number', 'pixels')],
+    says: 'cut gangway rail after 50',
+    does: 'two strings of one, so that each can hang on a port of its own',
+    mean: cut,
   },
   {
     parts: ['universes by list'],

@@ -1,4 +1,5 @@
 import type { DisplayView, Edit, LaneView, PieceView } from '../api/types'
+import { cutting } from '../state/cutting'
 import { choices } from '../state/targets'
 import type { Found } from './finder'
 
@@ -211,6 +212,22 @@ export function sized(display: DisplayView, [what, count]: string[]): Found[] {
             )
           : undefined,
       )
+}
+
+/** Two strings of one, so that each can hang on a port of its own. */
+export function cut(display: DisplayView, [what, after]: string[]): Found[] {
+  return each(display, what, (piece) => {
+    const number = whole(after, 1, piece.pixels - 1)
+    return piece.piece.kind === 'string' && number !== undefined
+      ? found(
+          `cut-${piece.piece.id}`,
+          `Cut ${piece.title} after pixel ${number}`,
+          `${number} and ${piece.pixels - number} px`,
+          cutting(display, piece.piece.id, number),
+          piece.piece.id,
+        )
+      : undefined
+  })
 }
 
 export function hold(display: DisplayView, [what, at]: string[]): Found[] {

@@ -173,7 +173,8 @@ function onKey(event: KeyboardEvent) {
           {{ asked ? 'trying changes …' : 'What would make the rest fit?' }}
         </button>
         <p v-else-if="!additions.length">
-          No other mode and no one more controller makes more fit; see what is in the way of each.
+          No other mode, no cut and no one more controller makes more fit; see what is in the way of
+          each.
         </p>
         <p v-for="one in additions" :key="one.told">
           {{ one.told }}: {{ counted(one.fit, 'piece') }} more{{

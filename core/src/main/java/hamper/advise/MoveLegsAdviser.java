@@ -6,7 +6,6 @@ import hamper.display.Controller;
 import hamper.display.Leg;
 import hamper.display.LegAt;
 import hamper.display.PieceAt;
-import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Run;
 import hamper.edit.AddFeeds;
@@ -37,7 +36,8 @@ final class MoveLegsAdviser implements Adviser {
         controller.run(port.kind(), port.port()).map(Run::legs).orElse(List.of()).stream()
             .map(Leg::piece)
             .toList();
-    Optional<PortRef> free = freePort(facts.plan(), controller, port);
+    // an empty port of the same controller, where its supply and its addresses stay the same
+    Optional<PortRef> free = EmptyPorts.of(facts.plan(), controller, port.kind()).findFirst();
     Stream<Edit> named = main.piece().stream().flatMap(piece -> move(facts, List.of(piece), free));
     // the fewest that help come first, and the list ends with the first that does
     Stream<Edit> fromTheEnd =
@@ -51,16 +51,6 @@ final class MoveLegsAdviser implements Adviser {
   @Override
   public int most() {
     return 1;
-  }
-
-  /** An empty port of the same controller, where its supply and its addresses stay the same. */
-  private static Optional<PortRef> freePort(Plan plan, Controller controller, PortRef from) {
-    int most = plan.modeOf(controller, from.kind()).map(mode -> mode.ports()).orElse(0);
-    return IntStream.rangeClosed(1, most)
-        .filter(
-            port -> controller.run(from.kind(), port).map(Run::legs).orElse(List.of()).isEmpty())
-        .mapToObj(port -> new PortRef(controller.id(), from.kind(), port))
-        .findFirst();
   }
 
   /** To wherever there is room; where that brings trouble, to an empty port beside. */

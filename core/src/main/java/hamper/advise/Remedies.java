@@ -24,6 +24,7 @@ public final class Remedies {
   private static final Adviser MIRROR = new MirrorAdviser();
   private static final Adviser UNIVERSES = new UniversesAdviser();
   private static final Adviser MOVE = new MoveLegsAdviser();
+  private static final Adviser CUT = new CutAdviser();
   private static final Adviser MODE = new ModeAdviser();
   private static final Adviser ADDRESS = new AddressAdviser();
   private static final Adviser SETTINGS = new SettingsAdviser();
@@ -41,7 +42,7 @@ public final class Remedies {
           Map.entry("shared-universe", List.of(UNIVERSES)),
           Map.entry("universe-range", List.of(UNIVERSES)),
           Map.entry("hold-or-mirror", List.of(LET_GO)),
-          Map.entry("port-limit", List.of(MODE, MOVE)),
+          Map.entry("port-limit", List.of(MODE, MOVE, CUT)),
           Map.entry("frame-headroom", List.of(MOVE)),
           Map.entry("mixed-types", List.of(MOVE)),
           Map.entry("port-absent", List.of(MODE, MOVE)),

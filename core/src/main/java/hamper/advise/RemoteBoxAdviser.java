@@ -3,17 +3,14 @@ package hamper.advise;
 import hamper.catalog.PortKind;
 import hamper.check.Finding;
 import hamper.check.Subject;
-import hamper.display.Controller;
 import hamper.display.Plan;
 import hamper.display.PortRef;
-import hamper.display.Run;
 import hamper.edit.Edit;
 import hamper.edit.PatchPieces;
 import hamper.edit.Together;
 import hamper.facts.Facts;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** Hangs what is too far away on a remote box, whose cable bridges the way. */
@@ -28,22 +25,13 @@ final class RemoteBoxAdviser implements Adviser {
             piece ->
                 plan.display().controllers().stream()
                     .filter(controller -> plan.hasBoxes(controller, PortKind.PIXEL))
-                    .flatMap(controller -> free(plan, controller).stream())
+                    .flatMap(controller -> EmptyPorts.of(plan, controller, PortKind.PIXEL).limit(1))
                     .map(port -> move(plan, piece, port)));
   }
 
   @Override
   public int most() {
     return 1;
-  }
-
-  private static Optional<PortRef> free(Plan plan, Controller controller) {
-    int most = plan.modeOf(controller, PortKind.PIXEL).map(mode -> mode.ports()).orElse(0);
-    return IntStream.rangeClosed(1, most)
-        .filter(
-            port -> controller.run(PortKind.PIXEL, port).map(Run::legs).orElse(List.of()).isEmpty())
-        .mapToObj(port -> new PortRef(controller.id(), PortKind.PIXEL, port))
-        .findFirst();
   }
 
   private static Edit move(Plan plan, String piece, PortRef port) {

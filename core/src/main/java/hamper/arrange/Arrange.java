@@ -52,7 +52,7 @@ public final class Arrange {
     Asked asked = Asked.of(loose(facts.plan(), wanted::contains), aim);
     Ground ground = new Ground(facts, facts, asked.pieces());
     return new Search(ground, asked, aim.weights(), Order.BY_SIZE, Progress.NONE)
-        .found()
+        .foundSoon()
         .proposal();
   }
 

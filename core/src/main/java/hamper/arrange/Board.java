@@ -38,7 +38,7 @@ final class Board {
               all ->
                   chains.computeIfAbsent(
                       all.bankOf(port), bank -> new Chain(measured, controller, zone, all, bank)));
-      Outlet outlet = new Outlet(plan, measured, controller, kind, number, chain);
+      Outlet outlet = Outlet.of(plan, measured, controller, kind, number, chain);
       outlets.add(outlet);
       empty.set(number - 1, outlet.empty());
     }

@@ -50,25 +50,39 @@ final class Outlet {
   /** How many of the pieces have feeds of their own. */
   private int fed;
 
-  Outlet(
+  private Outlet(
+      Plan plan, Yardstick measured, Controller controller, Run run, Optional<Chain> chain) {
+    this.measured = measured;
+    this.chain = chain;
+    this.controller = controller;
+    this.run = run;
+    ref = new PortRef(controller.id(), run.kind(), run.port());
+    percent =
+        run.brightness()
+            .or(() -> controller.settings().brightness())
+            .orElse(Brightness.DEFAULT_PERCENT);
+    fuse = plan.modelOf(controller).portsOf(run.kind()).flatMap(PortGroup::fuseAmps);
+    ownZone = Whereabouts.zone(plan, controller);
+  }
+
+  /** A port of a controller with what hangs on it. */
+  static Outlet of(
       Plan plan,
       Yardstick measured,
       Controller controller,
       PortKind kind,
       int number,
       Optional<Chain> chain) {
-    this.measured = measured;
-    this.chain = chain;
-    this.controller = controller;
-    ref = new PortRef(controller.id(), kind, number);
-    run = controller.run(kind, number).orElseGet(() -> Run.of(kind, number, List.of()));
-    percent =
-        run.brightness()
-            .or(() -> controller.settings().brightness())
-            .orElse(Brightness.DEFAULT_PERCENT);
-    fuse = plan.modelOf(controller).portsOf(kind).flatMap(PortGroup::fuseAmps);
-    ownZone = Whereabouts.zone(plan, controller);
-    plan.run(ref).ifPresent(this::take);
+    Run run = controller.run(kind, number).orElseGet(() -> Run.of(kind, number, List.of()));
+    Outlet outlet = new Outlet(plan, measured, controller, run, chain);
+    plan.run(outlet.ref).ifPresent(outlet::take);
+    return outlet;
+  }
+
+  /** As if nothing were set or hung on any port of the kind. */
+  static Outlet bare(Plan plan, Yardstick measured, Controller controller, PortKind kind) {
+    Run nothing = Run.of(kind, 1, List.of());
+    return new Outlet(plan, measured, controller, nothing, Optional.empty());
   }
 
   private void take(HungRun hung) {

@@ -72,8 +72,17 @@ final class Search {
   }
 
   Found found() {
+    return found(anchored.isEmpty() && Exact.hang(layout, pieces, trouble));
+  }
+
+  /** Without looking through all ways where there are few: what many changes are tried with. */
+  Found foundSoon() {
+    return found(false);
+  }
+
+  private Found found(boolean allWays) {
     HangingOrder order = new HangingOrder(ground.plan(), layout, trouble, anchored);
-    exact = anchored.isEmpty() && Exact.hang(layout, pieces, trouble);
+    exact = allWays;
     if (!exact) {
       hangAll();
       improve();

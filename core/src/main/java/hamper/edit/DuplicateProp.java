@@ -13,10 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import java.util.stream.LongStream;
 
 /**
  * Adds copies of a prop after it, called as it with the next numbers. Copies hang nowhere and hold
@@ -28,8 +25,6 @@ import java.util.stream.LongStream;
  *     on the other side, and a wall's first pixel lies in the opposite corner
  */
 public record DuplicateProp(String prop, List<String> copies, boolean mirrorImage) implements Edit {
-  private static final Pattern NUMBERED = Pattern.compile("(.*?)(\\d{1,9})(\\D*)");
-
   public DuplicateProp {
     copies = List.copyOf(copies);
     Require.inRange("copies", copies.size(), 1, 1000);
@@ -39,7 +34,8 @@ public record DuplicateProp(String prop, List<String> copies, boolean mirrorImag
   public Display change(Plan plan) {
     List<Prop> props = new ArrayList<>(plan.display().props());
     Prop original = original(plan);
-    List<String> names = nextNames(props, original.name());
+    Set<String> taken = props.stream().map(Prop::name).collect(Collectors.toSet());
+    List<String> names = NextNames.after(original.name(), taken, copies.size());
     List<Prop> made = new ArrayList<>();
     for (int i = 0; i < copies.size(); i++) {
       made.add(copyOf(original, copies.get(i), names.get(i)));
@@ -50,22 +46,6 @@ public record DuplicateProp(String prop, List<String> copies, boolean mirrorImag
 
   private Prop original(Plan plan) {
     return plan.props().existing(prop);
-  }
-
-  /**
-   * "Bollard 1" goes on as "Bollard 2"; a name without a number gets one; taken ones are left out.
-   */
-  private List<String> nextNames(List<Prop> props, String name) {
-    Set<String> taken = props.stream().map(Prop::name).collect(Collectors.toSet());
-    Matcher parts = NUMBERED.matcher(name);
-    boolean numbered = parts.matches();
-    String stem = numbered ? parts.group(1) : name + " ";
-    String end = numbered ? parts.group(3) : "";
-    return LongStream.iterate(numbered ? Long.parseLong(parts.group(2)) + 1 : 2, n -> n + 1)
-        .mapToObj(number -> stem + number + end)
-        .filter(next -> !taken.contains(next))
-        .limit(copies.size())
-        .toList();
   }
 
   private Prop copyOf(Prop original, String id, String name) {

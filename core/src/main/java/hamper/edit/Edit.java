@@ -32,6 +32,7 @@ public sealed interface Edit
         SetFeed,
         RemoveFeed,
         SplitSection,
+        CutString,
         JoinSections,
         MoveBoundary,
         PutProps,

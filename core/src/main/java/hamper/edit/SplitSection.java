@@ -11,6 +11,7 @@ import hamper.display.LegAt;
 import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.Section;
+import hamper.value.RefusedException;
 import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,6 +29,18 @@ public record SplitSection(String piece, int index, int pixels) implements Edit 
   public Display change(Plan plan) {
     PixelString string = Pieces.string(plan, piece);
     Section whole = Pieces.section(string, index);
+    List<Section> sections = new ArrayList<>(string.sections());
+    sections.remove(index);
+    sections.addAll(index, parts(plan, string, whole, pixels));
+    return Pieces.replace(plan, string.withSections(sections));
+  }
+
+  /**
+   * The two that a section of a string becomes.
+   *
+   * @throws RefusedException where nothing would be left of one, or a group would be torn
+   */
+  static List<Section> parts(Plan plan, PixelString string, Section whole, int pixels) {
     Require.inRange("pixels", pixels, 1, whole.pixels() - 1);
     Require.that(
         pixels % whole.group() == 0,
@@ -40,10 +53,7 @@ public record SplitSection(String piece, int index, int pixels) implements Edit 
             .withPixels(whole.pixels() - pixels)
             .withNullPixels(0)
             .withHold(whole.hold().map(hold -> after(plan, string, first, hold)));
-    List<Section> sections = new ArrayList<>(string.sections());
-    sections.set(index, first);
-    sections.add(index + 1, second);
-    return Pieces.replace(plan, string.withSections(sections));
+    return List.of(first, second);
   }
 
   /** Where the next address after a held part is, as its controller packs pixels. */

@@ -7,6 +7,9 @@ public final class Require {
   /** Longest name of anything, in characters. */
   public static final int LONGEST_NAME = 80;
 
+  /** Longest identity, in characters. */
+  public static final int LONGEST_ID = 64;
+
   private Require() {}
 
   /**
@@ -55,9 +58,11 @@ public final class Require {
 
   /** An identity: 1 to 64 letters, digits, dots, dashes or underscores. */
   public static String id(String field, String value) {
-    if (value == null || value.isEmpty() || value.length() > 64 || !isId(value)) {
+    if (value == null || value.isEmpty() || value.length() > LONGEST_ID || !isId(value)) {
       throw new RefusedException(
-          field, quoted(value), "an id has 1 to 64 letters, digits, dots, dashes or underscores");
+          field,
+          quoted(value),
+          "an id has 1 to %d letters, digits, dots, dashes or underscores".formatted(LONGEST_ID));
     }
     return value;
   }

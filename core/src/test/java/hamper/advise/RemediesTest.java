@@ -16,6 +16,7 @@ import hamper.facts.Facts;
 import hamper.sample.Samples;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** What is offered, in which order, and what is not. */
@@ -77,13 +78,34 @@ class RemediesTest {
   }
 
   @Test
+  void aStringForWhichNoPortIsLongEnoughIsCut() {
+    Plan plan = onOne(Samples.string("a", 1500), Samples.string("b", 20));
+    assertThat(offered(plan, "port-limit"))
+        .containsExactly("Cut a string of k-1 after pixel 800 and hang the rest on k-2");
+  }
+
+  @Test
   void whatNobodyKnowsARemedyForIsLeftToThePlanner() {
-    Plan plan =
-        Samples.plan(
-            List.of(Samples.string("a", 900)),
-            addressed(
-                Samples.controller("k", Protocol.E131, Samples.run(1, "a")), "198.51.100.11"));
-    assertThat(offered(plan, "port-limit")).as("no port is long enough").isEmpty();
+    Section whole =
+        new Section(
+            900,
+            0,
+            900,
+            Optional.empty(),
+            false,
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty());
+    assertThat(offered(onOne(Samples.string("a", "rgb", whole)), "port-limit"))
+        .as("no port is long enough, and one group is not torn")
+        .isEmpty();
+  }
+
+  private static Plan onOne(Prop... props) {
+    String[] pieces = Stream.of(props).map(Prop::id).toArray(String[]::new);
+    return Samples.plan(
+        List.of(props),
+        addressed(Samples.controller("k", Protocol.E131, Samples.run(1, pieces)), "198.51.100.11"));
   }
 
   @Test

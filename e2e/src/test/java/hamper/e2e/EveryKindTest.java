@@ -22,8 +22,7 @@ class EveryKindTest {
       window.reveal("K6-10", window.lane("k6|PIXEL|10"));
       Locator boxes = window.lane("k6|PIXEL|10");
       assertThat(boxes.locator(".box")).hasText(new String[] {"A", "B", "C"});
-      Locator bank =
-          window.page.getByTestId("bank").filter(new Locator.FilterOptions().setHasText("bank 3"));
+      Locator bank = window.page.getByTestId("bank").filter(Window.hasText("bank 3"));
       assertThat(bank).containsText("→ box C");
       Locator cable = bank.getByLabel("Cable to box B of bank 3, metres");
       String metres = cable.inputValue();

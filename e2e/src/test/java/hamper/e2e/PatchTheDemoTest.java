@@ -193,7 +193,7 @@ class PatchTheDemoTest extends DemoCase {
     page.keyboard().insertText(where);
     page.locator(".finder")
         .getByRole(AriaRole.OPTION)
-        .filter(new Locator.FilterOptions().setHasText("Patch "))
+        .filter(Window.hasText("Patch "))
         .first()
         .waitFor();
     window.acknowledged(() -> stroke("Shift+Enter", "Shift+Enter"));

@@ -237,4 +237,9 @@ final class Window implements AutoCloseable {
   public void close() {
     context.close();
   }
+
+  /** Of some elements those that have a text. */
+  static Locator.FilterOptions hasText(String text) {
+    return new Locator.FilterOptions().setHasText(text);
+  }
 }

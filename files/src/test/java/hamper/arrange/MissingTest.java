@@ -20,6 +20,7 @@ import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
@@ -97,6 +98,48 @@ class MissingTest {
     Proposal then = Arrange.of(Facts.of(after), Asked.of(Arrange.loose(after), Aim.EASIEST));
     assertThat(then.left()).hasSize(additions.get(0).left());
     assertThat(additions.get(0).fit()).isEqualTo(now.left().size() - then.left().size());
+  }
+
+  @Test
+  void aStringThatFitsOnNoPortIsCutIntoAsFewAsItTakes() {
+    Plan twice = withTwelve(plan(1, 200));
+    assertThat(allFit(twice, Arrange.loose(twice))).first().isEqualTo("cut Rail after pixel 100");
+    Plan longer = withTwelve(plan(1, 400));
+    assertThat(allFit(longer, Arrange.loose(longer)))
+        .as("in two or three parts the fuses of ports would carry too much")
+        .first()
+        .isEqualTo("cut Rail into 4 strings of at most 100 pixels");
+  }
+
+  @Test
+  void withNothingThereAControllerIsNamedTogetherWithWhereToCut() {
+    Plan plan = plan(1, 400);
+    assertThat(allFit(plan, Arrange.loose(plan)))
+        .isNotEmpty()
+        .allMatch(told -> told.matches("one more .* at Quay; cut Rail into .* pixels"));
+  }
+
+  @Test
+  void whatACutMadeIsHungAndWhatNobodyAskedForIsNot() {
+    Plan plan = withTwelve(plan(2, 400));
+    List<Missing.Addition> additions = Missing.of(Facts.of(plan), Set.of("s1"), Aim.EASIEST);
+    assertThat(additions).isNotEmpty().allMatch(one -> one.fit() == 1 && one.left() == 0);
+  }
+
+  private static Plan withTwelve(Plan bare) {
+    return new AddControllers("ostrand-twelve", List.of("k1")).applyTo(bare).plan();
+  }
+
+  /** What is told, where each leaves nothing over, as it says. */
+  private static List<String> allFit(Plan plan, Set<String> wanted) {
+    List<Missing.Addition> additions = Missing.of(Facts.of(plan), wanted, Aim.EASIEST);
+    for (Missing.Addition one : additions) {
+      assertThat(one.left()).isZero();
+      Plan after = made(plan, one);
+      Proposal then = Arrange.of(Facts.of(after), Asked.of(Arrange.loose(after), Aim.EASIEST));
+      assertThat(then.left()).as(one.told()).isEmpty();
+    }
+    return additions.stream().map(Missing.Addition::told).toList();
   }
 
   @Test

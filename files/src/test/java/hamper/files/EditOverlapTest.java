@@ -107,6 +107,7 @@ class EditOverlapTest {
         "'sections':[{'piece':'winch-1','index':0}],'set':{'fold':5}");
     edit("Winch turned", "TurnSections", "'sections':[{'piece':'winch-1','index':0}]");
     edit("Winch split", "SplitSection", "'piece':'winch-1','index':0,'pixels':10");
+    edit("Winch cut", "CutString", "'piece':'winch-1','after':10,'rest':'winch-rest'");
     edit(
         "lead of Winch",
         "SetPieces",

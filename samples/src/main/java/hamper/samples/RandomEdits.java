@@ -21,6 +21,7 @@ import hamper.edit.AdapterChange;
 import hamper.edit.AddControllers;
 import hamper.edit.AddToCatalogue;
 import hamper.edit.Change;
+import hamper.edit.CutString;
 import hamper.edit.DisplaySettingsChange;
 import hamper.edit.DuplicateProp;
 import hamper.edit.Edit;
@@ -84,6 +85,7 @@ public final class RandomEdits {
           this::brightness,
           this::hold,
           this::split,
+          this::cut,
           this::join,
           this::boundary,
           this::patch,
@@ -232,6 +234,11 @@ public final class RandomEdits {
     int index = random.nextInt(string.sections().size());
     return new SplitSection(
         string.id(), index, 1 + random.nextInt(string.sections().get(index).pixels()));
+  }
+
+  private Edit cut(Plan plan) {
+    PixelString string = string(plan);
+    return new CutString(string.id(), 1 + random.nextInt(string.pixels()), id());
   }
 
   private Edit join(Plan plan) {

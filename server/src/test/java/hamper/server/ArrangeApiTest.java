@@ -55,6 +55,7 @@ class ArrangeApiTest extends ApiCase {
     assertThat(missing.status()).as(missing.text()).isEqualTo(200);
     var one = missing.body().at("/additions/0");
     assertThat(one.get("fit").asInt()).isPositive();
+    assertThat(one.get("told").asString()).contains("cut Mast pennants after pixel 75");
     String edit =
         "{\"version\": %d, \"edit\": %s}"
             .formatted(missing.body().get("version").asInt(), one.get("edit"));
