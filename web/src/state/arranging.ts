@@ -1,4 +1,5 @@
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import { Problem } from '../api/asking'
 import { api } from '../api/client'
 import type { Addition, Aim, ArrangeStep, ArrangeView, Edit } from '../api/types'
 import { useDisplay } from './display'
@@ -23,7 +24,8 @@ export function useArranging(zone: string | undefined) {
   const move = ref(false)
   /** Pieces of the proposal that are not taken. */
   const without = ref(new Set<string>())
-  const failed = ref(false)
+  /** Why nothing was worked out; empty where it was. */
+  const failed = ref('')
   /** How far the one is that is being worked out, once it takes long. */
   const step = shallowRef<ArrangeStep & { aim: Aim }>()
   let asking: AbortController | undefined
@@ -53,7 +55,7 @@ export function useArranging(zone: string | undefined) {
     asking?.abort()
     const mine = (asking = new AbortController())
     found.value = {}
-    failed.value = false
+    failed.value = ''
     without.value = new Set()
     if (!wanted.value.length) {
       return
@@ -63,7 +65,7 @@ export function useArranging(zone: string | undefined) {
       if (asking !== mine) {
         return
       }
-      failed.value ||= !view
+      failed.value ||= view ? '' : 'It could not be worked out.'
       found.value = { ...found.value, [aim]: view }
     }
   }
@@ -89,13 +91,15 @@ export function useArranging(zone: string | undefined) {
         },
         signal,
       )
-      .catch(() => undefined)
+      .catch((error: unknown) => {
+        failed.value = error instanceof Problem ? error.message : failed.value
+      })
     window.clearInterval(timer)
     if (running === name) {
       running = ''
       step.value = undefined
     }
-    return view
+    return view || undefined
   }
 
   /** What is being worked out comes as far as it is. */

@@ -90,7 +90,7 @@ function onKey(event: KeyboardEvent) {
         <span v-else-if="step?.aim === one.aim" class="quiet" role="status">{{
           stepTold(step)
         }}</span>
-        <span v-else class="quiet">{{ failed ? 'could not be worked out' : 'looking …' }}</span>
+        <span v-else class="quiet">{{ failed ? 'not worked out' : 'looking …' }}</span>
       </button>
       <p class="ways">
         <label
@@ -102,6 +102,7 @@ function onKey(event: KeyboardEvent) {
         </button>
       </p>
     </div>
+    <p v-if="failed" class="left" role="status">▲ {{ failed }}</p>
     <div v-if="shown" class="rows">
       <p
         v-if="byController.length > 1"

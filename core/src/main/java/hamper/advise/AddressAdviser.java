@@ -2,7 +2,6 @@ package hamper.advise;
 
 import hamper.address.IpAddress;
 import hamper.check.Finding;
-import hamper.check.Subject;
 import hamper.display.Adapter;
 import hamper.display.Controller;
 import hamper.display.Subnet;
@@ -20,12 +19,7 @@ final class AddressAdviser implements Adviser {
   @Override
   public Stream<Edit> think(Facts facts, Finding finding) {
     List<Controller> devices =
-        finding.subjects().stream()
-            .map(Subject::controller)
-            .flatMap(Optional::stream)
-            .distinct()
-            .map(facts.plan()::existingController)
-            .toList();
+        finding.controllers().distinct().map(facts.plan()::existingController).toList();
     List<Edit> edits = new ArrayList<>();
     // where two have one address, the later one moves
     for (int i = devices.size() - 1; i >= 0; i--) {

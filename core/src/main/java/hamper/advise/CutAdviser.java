@@ -1,7 +1,6 @@
 package hamper.advise;
 
 import hamper.check.Finding;
-import hamper.check.Subject;
 import hamper.display.HungLeg;
 import hamper.display.HungRun;
 import hamper.display.Leg;
@@ -28,9 +27,8 @@ final class CutAdviser implements Adviser {
   @Override
   public Stream<Edit> think(Facts facts, Finding finding) {
     Plan plan = facts.plan();
-    return finding.subjects().stream()
-        .map(Subject::port)
-        .flatMap(Optional::stream)
+    return finding
+        .ports()
         .flatMap(port -> plan.run(port).stream())
         .filter(HungRun::carriesPixels)
         .flatMap(run -> cut(plan, run).stream());

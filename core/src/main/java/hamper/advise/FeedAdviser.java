@@ -1,7 +1,6 @@
 package hamper.advise;
 
 import hamper.check.Finding;
-import hamper.check.Subject;
 import hamper.display.Cable;
 import hamper.display.Controller;
 import hamper.display.Feed;
@@ -35,9 +34,8 @@ final class FeedAdviser implements Adviser {
 
   @Override
   public Stream<Edit> think(Facts facts, Finding finding) {
-    return finding.subjects().stream()
-        .map(Subject::port)
-        .flatMap(Optional::stream)
+    return finding
+        .ports()
         .limit(1)
         .flatMap(
             port ->

@@ -1,7 +1,6 @@
 package hamper.advise;
 
 import hamper.check.Finding;
-import hamper.check.Subject;
 import hamper.edit.Edit;
 import hamper.edit.SetLegs;
 import hamper.facts.Facts;
@@ -15,8 +14,7 @@ import java.util.stream.Stream;
 final class MirrorAdviser implements Adviser {
   @Override
   public Stream<Edit> think(Facts facts, Finding finding) {
-    List<String> pieces =
-        finding.subjects().stream().map(Subject::piece).flatMap(Optional::stream).toList();
+    List<String> pieces = finding.pieces().toList();
     boolean equal =
         pieces.size() == 2 && channels(facts, pieces.get(0)) == channels(facts, pieces.get(1));
     return equal

@@ -1,7 +1,6 @@
 package hamper.advise;
 
 import hamper.check.Finding;
-import hamper.check.Subject;
 import hamper.display.Controller;
 import hamper.display.LegAt;
 import hamper.edit.Edit;
@@ -16,11 +15,7 @@ final class ModeAdviser implements Adviser {
   @Override
   public Stream<Edit> think(Facts facts, Finding finding) {
     Optional<Controller> controller =
-        finding.subjects().stream()
-            .map(Subject::controller)
-            .flatMap(Optional::stream)
-            .findFirst()
-            .map(facts.plan()::existingController);
+        finding.controllers().findFirst().map(facts.plan()::existingController);
     return controller.stream()
         .flatMap(
             one ->

@@ -26,8 +26,7 @@ final class MoveLegsAdviser implements Adviser {
   public Stream<Edit> think(Facts facts, Finding finding) {
     Subject main = finding.subjects().get(0);
     if (main.port().isEmpty()) {
-      List<String> loose =
-          finding.subjects().stream().map(Subject::piece).flatMap(Optional::stream).toList();
+      List<String> loose = finding.pieces().toList();
       return loose.isEmpty() ? Stream.empty() : Stream.of(new PatchNearest(loose));
     }
     PortRef port = main.port().get();

@@ -1,7 +1,6 @@
 package hamper.advise;
 
 import hamper.check.Finding;
-import hamper.check.Subject;
 import hamper.display.Fixture;
 import hamper.display.HungLeg;
 import hamper.display.HungRun;
@@ -21,7 +20,6 @@ import hamper.edit.SetPieces;
 import hamper.facts.Facts;
 import hamper.load.DataReach;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -32,9 +30,8 @@ final class PiecesAdviser implements Adviser {
   @Override
   public Stream<Edit> think(Facts facts, Finding finding) {
     Plan plan = facts.plan();
-    return finding.subjects().stream()
-        .map(Subject::piece)
-        .flatMap(Optional::stream)
+    return finding
+        .pieces()
         .distinct()
         .map(id -> plan.existingPiece(id).piece())
         .flatMap(piece -> changed(plan, finding.code(), piece));

@@ -2,7 +2,6 @@ package hamper.advise;
 
 import hamper.catalog.PortKind;
 import hamper.check.Finding;
-import hamper.check.Subject;
 import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.edit.Edit;
@@ -18,9 +17,8 @@ final class RemoteBoxAdviser implements Adviser {
   @Override
   public Stream<Edit> think(Facts facts, Finding finding) {
     Plan plan = facts.plan();
-    return finding.subjects().stream()
-        .map(Subject::piece)
-        .flatMap(Optional::stream)
+    return finding
+        .pieces()
         .flatMap(
             piece ->
                 plan.display().controllers().stream()

@@ -1,7 +1,6 @@
 package hamper.advise;
 
 import hamper.check.Finding;
-import hamper.check.Subject;
 import hamper.display.Controller;
 import hamper.display.Run;
 import hamper.edit.Edit;
@@ -18,13 +17,7 @@ import java.util.stream.Stream;
 final class UniversesAdviser implements Adviser {
   @Override
   public Stream<Edit> think(Facts facts, Finding finding) {
-    List<String> controllers =
-        new ArrayList<>(
-            finding.subjects().stream()
-                .map(Subject::controller)
-                .flatMap(Optional::stream)
-                .distinct()
-                .toList());
+    List<String> controllers = new ArrayList<>(finding.controllers().distinct().toList());
     // the later one came to the earlier
     Collections.reverse(controllers);
     return controllers.stream()

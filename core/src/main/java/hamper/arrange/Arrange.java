@@ -6,6 +6,7 @@ import hamper.display.Piece;
 import hamper.display.Plan;
 import hamper.edit.UnpatchPieces;
 import hamper.facts.Facts;
+import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -42,6 +43,7 @@ public final class Arrange {
 
   /**
    * @param progress is told how far it is
+   * @throws hamper.value.RefusedException where too many that hang may move
    */
   public static Proposal of(Facts facts, Asked asked, Progress progress) {
     return new Arrange(facts, asked, progress).proposal();
@@ -99,9 +101,15 @@ public final class Arrange {
   private Proposal proposal() {
     Plan plan = facts.plan();
     Set<String> loose = loose(plan, asked.pieces()::contains);
-    Proposal kept = best(new Ground(facts, facts, loose));
     Set<String> movable = asked.move() ? Movable.of(plan, asked.pieces(), asked.given()) : Set.of();
-    if (movable.isEmpty() || movable.size() > MOST_MOVING || kept.stopped()) {
+    Require.that(
+        movable.size() <= MOST_MOVING,
+        "pieces",
+        movable.size() + " that hang",
+        "at most %d may move at once; choose a zone or some of them, or leave what hangs where it is"
+            .formatted(MOST_MOVING));
+    Proposal kept = best(new Ground(facts, facts, loose));
+    if (movable.isEmpty() || kept.stopped()) {
       return kept;
     }
     Set<String> all = new HashSet<>(loose);

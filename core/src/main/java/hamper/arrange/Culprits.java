@@ -68,14 +68,14 @@ final class Culprits {
   private static Optional<Placed> pieceOf(
       Finding finding, Layout layout, Map<PortRef, List<Placed>> byPort) {
     Optional<Placed> named =
-        finding.subjects().stream()
-            .flatMap(subject -> subject.piece().stream())
+        finding
+            .pieces()
             .flatMap(piece -> layout.of(piece).stream())
             .reduce((first, second) -> second);
     return named.or(
         () ->
-            finding.subjects().stream()
-                .flatMap(subject -> subject.port().stream())
+            finding
+                .ports()
                 .flatMap(port -> byPort.getOrDefault(port, List.of()).stream())
                 .reduce((first, second) -> second));
   }

@@ -1,11 +1,14 @@
 package hamper.check;
 
+import hamper.display.PortRef;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * One thing that a check reports.
@@ -76,6 +79,21 @@ public record Finding(
         found,
         allowed,
         subjects);
+  }
+
+  /** Those of its subjects that are controllers, by id. */
+  public Stream<String> controllers() {
+    return subjects.stream().map(Subject::controller).flatMap(Optional::stream);
+  }
+
+  /** Those of its subjects that are ports. */
+  public Stream<PortRef> ports() {
+    return subjects.stream().map(Subject::port).flatMap(Optional::stream);
+  }
+
+  /** Those of its subjects that are pieces, by id. */
+  public Stream<String> pieces() {
+    return subjects.stream().map(Subject::piece).flatMap(Optional::stream);
   }
 
   private static String identity(String code, Measure found, List<Subject> subjects, int nth) {

@@ -15,7 +15,6 @@ import hamper.display.Run;
 import hamper.display.Section;
 import hamper.display.SitePower;
 import hamper.display.Supply;
-import hamper.resolve.Resolver;
 import hamper.sample.Samples;
 import java.util.List;
 import java.util.Optional;
@@ -49,13 +48,6 @@ class CutStringTest {
     return plan.runs().flatMap(run -> run.run().legs().stream()).map(Leg::piece).toList();
   }
 
-  private static List<Integer> starts(Plan plan) {
-    return Resolver.resolve(plan)
-        .placements()
-        .map(at -> at.controllerChannels().orElseThrow().start())
-        .toList();
-  }
-
   @Test
   void theRestIsTheNextStringOfThePropAndHangsRightBehindIt() {
     Plan before = plan(FIRST, SECOND);
@@ -68,7 +60,7 @@ class CutStringTest {
             new PixelString("b", "2", "rgb", List.of(SECOND), "", "xc3", 0, Optional.empty()));
     assertThat(after.existingPiece("b").prop().name()).isEqualTo("Rail");
     assertThat(hung(after)).containsExactly("a", "b", "z");
-    assertThat(starts(after)).isEqualTo(starts(before)).containsExactly(1, 91, 211);
+    assertThat(Samples.starts(after)).isEqualTo(Samples.starts(before)).containsExactly(1, 91, 211);
     assertThat(cut.label(before)).isEqualTo("Cut Rail after 30 pixels");
   }
 
@@ -81,8 +73,8 @@ class CutStringTest {
     assertThat(of(after, "b").sections())
         .containsExactly(
             held.withPixels(25).withNullPixels(0).withHold(Optional.of(Hold.atChannel(545))));
-    assertThat(starts(after)).containsExactly(1, 500, 545, 91);
-    assertThat(starts(before)).containsExactly(1, 500, 91);
+    assertThat(Samples.starts(after)).containsExactly(1, 500, 545, 91);
+    assertThat(Samples.starts(before)).containsExactly(1, 500, 91);
   }
 
   @Test
@@ -94,6 +86,13 @@ class CutStringTest {
         .extracting(piece -> piece.id() + " " + piece.name())
         .as("beside each other, with a name that is free")
         .containsExactly("a 1", "b 3", "x 2");
+  }
+
+  @Test
+  void aNameWithoutRoomForANumberLosesItsEnd() {
+    Plan plan = plan(Samples.run(1), string("a", "\uD83D\uDCA1".repeat(40), FIRST));
+    Plan after = new CutString("a", 10, "b").applyTo(plan).plan();
+    assertThat(of(after, "b").name()).isEqualTo("\uD83D\uDCA1".repeat(39) + "2");
   }
 
   @Test

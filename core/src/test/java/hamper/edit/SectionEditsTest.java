@@ -9,7 +9,6 @@ import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.Prop;
 import hamper.display.Section;
-import hamper.resolve.Resolver;
 import hamper.sample.Samples;
 import java.util.List;
 import java.util.Optional;
@@ -25,13 +24,6 @@ class SectionEditsTest {
 
   private static List<Section> sections(Plan plan) {
     return ((PixelString) plan.existingPiece("a").piece()).sections();
-  }
-
-  private static List<Integer> starts(Plan plan) {
-    return Resolver.resolve(plan)
-        .placements()
-        .map(at -> at.controllerChannels().orElseThrow().start())
-        .toList();
   }
 
   @Test
@@ -61,7 +53,7 @@ class SectionEditsTest {
   void whatIsHeldStaysWhereItWasOnBothSidesOfASplit() {
     Plan held = plan(Section.of(200).withHold(Optional.of(Hold.atChannel(500))));
     Plan after = new SplitSection("a", 0, 150).applyTo(held).plan();
-    assertThat(starts(after)).containsExactly(500, 950);
+    assertThat(Samples.starts(after)).containsExactly(500, 950);
     Plan inUniverse = plan(Section.of(200).withHold(Optional.of(new Hold(Optional.of(3), 500))));
     Plan split = new SplitSection("a", 0, 150).applyTo(inUniverse).plan();
     assertThat(sections(split).get(1).hold()).contains(new Hold(Optional.of(4), 438));

@@ -30,6 +30,7 @@ import hamper.display.Prop;
 import hamper.display.Run;
 import hamper.display.Section;
 import hamper.display.Zone;
+import hamper.resolve.Resolver;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -191,5 +192,13 @@ public final class Samples {
     types.add(RGB);
     types.add(NODE);
     return Catalog.of(List.of(model(), host()), types);
+  }
+
+  /** The controller channels at which all that hangs begins, in the order of ports. */
+  public static List<Integer> starts(Plan plan) {
+    return Resolver.resolve(plan)
+        .placements()
+        .map(at -> at.controllerChannels().orElseThrow().start())
+        .toList();
   }
 }

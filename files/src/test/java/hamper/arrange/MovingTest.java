@@ -1,6 +1,7 @@
 package hamper.arrange;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hamper.arrange.Proposal.Hung;
 import hamper.arrange.Proposal.Left;
@@ -8,7 +9,10 @@ import hamper.display.LegAt;
 import hamper.display.Plan;
 import hamper.edit.UnpatchPieces;
 import hamper.facts.Facts;
+import hamper.files.CatalogueFiles;
+import hamper.samples.LargeDisplays;
 import hamper.samples.Trial;
+import hamper.value.RefusedException;
 import java.io.IOException;
 import java.util.HashSet;
 import java.util.List;
@@ -26,6 +30,16 @@ class MovingTest {
 
   private static Optional<LegAt> leg(Plan plan, String piece) {
     return plan.leg(piece);
+  }
+
+  @Test
+  void moreThanMayMoveAtOnceIsToldAndNotLeftWithoutAWord() {
+    Plan plan = LargeDisplays.of(CatalogueFiles.shipped(), 600, 24_000, 3, 1);
+    Facts facts = Facts.of(plan);
+    Asked all = new Asked(Arrange.all(plan), Aim.EASIEST, false, true, Set.of());
+    assertThatThrownBy(() -> Arrange.of(facts, all))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("at most 10000 may move at once; choose a zone");
   }
 
   @Test

@@ -4,12 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.files.Json;
 import hamper.server.cli.Hamper;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.PrintStream;
 import java.net.InetAddress;
 import java.net.ServerSocket;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -23,40 +20,21 @@ class CommandLineTest {
 
   @TempDir Path folder;
 
-  private record Ran(int code, String out, String err) {}
-
-  private static Ran run(String... args) {
-    PrintStream out = System.out;
-    PrintStream err = System.err;
-    ByteArrayOutputStream toldOut = new ByteArrayOutputStream();
-    ByteArrayOutputStream toldErr = new ByteArrayOutputStream();
-    try {
-      System.setOut(new PrintStream(toldOut, true, StandardCharsets.UTF_8));
-      System.setErr(new PrintStream(toldErr, true, StandardCharsets.UTF_8));
-      int code = Hamper.run(args);
-      return new Ran(
-          code, toldOut.toString(StandardCharsets.UTF_8), toldErr.toString(StandardCharsets.UTF_8));
-    } finally {
-      System.setOut(out);
-      System.setErr(err);
-    }
-  }
-
   /** Of commands only the one that is called is read. */
   @Test
   void helpKnowsEveryCommandAndAWordThatIsNoneIsToldTheNearest() {
-    assertThat(run("--help").out())
+    assertThat(Ran.of("--help").out())
         .contains("  demo  ", "  check  ", "  standins  ", "  restore  ")
         .doesNotContain("  yard  ");
-    assertThat(run("check", "--help").out()).startsWith("Usage: hamper check ");
-    Ran wrong = run("chekc", DEMO);
+    assertThat(Ran.of("check", "--help").out()).startsWith("Usage: hamper check ");
+    Ran wrong = Ran.of("chekc", DEMO);
     assertThat(wrong.code()).isEqualTo(Hamper.UNUSABLE);
     assertThat(wrong.err()).contains("'chekc'", "hamper check");
   }
 
   @Test
   void checkFindsThePlantedMistakesAndNothingElse() {
-    Ran ran = run("check", DEMO);
+    Ran ran = Ran.of("check", DEMO);
     assertThat(ran.code()).isEqualTo(1);
     assertThat(ran.out())
         .contains("Tide clock rim on K1-5 and Tide clock hands on K1-6 share 90 channels")
@@ -67,7 +45,7 @@ class CommandLineTest {
   @Test
   void paperIsWrittenSheetBySheetWithLabelsWhereAnythingHasATag() throws IOException {
     Path out = folder.resolve("paper");
-    Ran ran = run("paper", DEMO, "--out", out.toString(), "--size", "LETTER");
+    Ran ran = Ran.of("paper", DEMO, "--out", out.toString(), "--size", "LETTER");
     assertThat(ran.code()).as(ran.err()).isZero();
     try (var files = Files.list(out)) {
       assertThat(files.map(file -> file.getFileName().toString()))
@@ -81,18 +59,18 @@ class CommandLineTest {
   @Test
   void arrangeHangsWhatItCanAndSaysWhyAndWhatIsLeft() throws IOException {
     Path out = folder.resolve("arranged.hamper.json");
-    Ran ran = run("arrange", DEMO, "--out", out.toString());
+    Ran ran = Ran.of("arrange", DEMO, "--out", out.toString());
     assertThat(ran.code()).as("some are left").isEqualTo(1);
     assertThat(ran.out())
         .contains("Weather vane on K2-1: in the same zone, Boathouse")
         .contains("left: Cargo net. ")
         .contains("5 of 10 pieces, on 4 controllers");
-    assertThat(run("check", out.toString()).out()).endsWith("3 faults, 7 risks, 2 hints\n");
+    assertThat(Ran.of("check", out.toString()).out()).endsWith("3 faults, 7 risks, 2 hints\n");
   }
 
   @Test
   void checkTellsScriptsTheSame() {
-    JsonNode findings = Json.MAPPER.readTree(run("check", DEMO, "--format", "json").out());
+    JsonNode findings = Json.MAPPER.readTree(Ran.of("check", DEMO, "--format", "json").out());
     assertThat(findings.get("faults").asInt()).isEqualTo(3);
     assertThat(findings.get("findings").get(0).get("subjects").get(0).get("piece").asString())
         .isEqualTo("tide-rim-1");
@@ -100,7 +78,7 @@ class CommandLineTest {
 
   @Test
   void aCleanDisplayExitsWithNought() {
-    assertThat(run("check", EXAMPLE).code()).isZero();
+    assertThat(Ran.of("check", EXAMPLE).code()).isZero();
   }
 
   @Test
@@ -109,52 +87,52 @@ class CommandLineTest {
     String grown = demo.replaceFirst("(?s)(\"gangway-rail-1\".*?\"pixels\"\\s*:\\s*)85", "$190");
     assertThat(grown).isNotEqualTo(demo);
     Path later = Files.writeString(folder.resolve("later.hamper.json"), grown);
-    Ran ran = run("diff", DEMO, later.toString());
+    Ran ran = Ran.of("diff", DEMO, later.toString());
     assertThat(ran.code()).isEqualTo(1);
     assertThat(ran.out())
         .contains("Gangway rail: changed")
         .contains("K1: Port 4: 210 → 215 pixels")
         .contains("K1-7 7:22 → K1-7 7:37");
-    assertThat(run("diff", DEMO, DEMO).code()).isZero();
-    assertThat(run("diff", DEMO, DEMO).out()).isEmpty();
+    assertThat(Ran.of("diff", DEMO, DEMO).code()).isZero();
+    assertThat(Ran.of("diff", DEMO, DEMO).out()).isEmpty();
     JsonNode json =
-        Json.MAPPER.readTree(run("diff", DEMO, later.toString(), "--format", "json").out());
+        Json.MAPPER.readTree(Ran.of("diff", DEMO, later.toString(), "--format", "json").out());
     assertThat(json.get("format").asString()).isEqualTo("hamper-comparison");
     assertThat(json.get("told").get(0).get("tag").asString()).isEqualTo("K1");
 
     String old = "../files/src/test/resources/display-files/version-3.hamper.json";
-    Ran since = run("diff", old, "--milestone", "Opening night");
+    Ran since = Ran.of("diff", old, "--milestone", "Opening night");
     assertThat(since.code()).isEqualTo(1);
     assertThat(since.out()).contains("name of the display");
-    Ran none = run("diff", old, "--milestone", "Closing night");
+    Ran none = Ran.of("diff", old, "--milestone", "Closing night");
     assertThat(none.code()).isEqualTo(2);
     assertThat(none.err()).contains("Opening night").hasLineCount(1);
-    assertThat(run("diff", DEMO).code()).isEqualTo(2);
+    assertThat(Ran.of("diff", DEMO).code()).isEqualTo(2);
   }
 
   @Test
   void unusableInputExitsWithTwoAndOneSentence() throws IOException {
     Path broken = Files.writeString(folder.resolve("broken.json"), "{\"format\": ");
     for (String command : new String[] {"check", "addresses"}) {
-      Ran ran = run(command, broken.toString());
+      Ran ran = Ran.of(command, broken.toString());
       assertThat(ran.code()).isEqualTo(2);
       assertThat(ran.err()).contains("not JSON").hasLineCount(1);
       assertThat(ran.out()).isEmpty();
     }
-    Ran missing = run("check", folder.resolve("none.json").toString());
+    Ran missing = Ran.of("check", folder.resolve("none.json").toString());
     assertThat(missing.code()).isEqualTo(2);
     assertThat(missing.err()).contains("there is no such file");
   }
 
   @Test
   void addressesGiveEverySectionOnceInBothForms() {
-    String csv = run("addresses", EXAMPLE).out();
+    String csv = Ran.of("addresses", EXAMPLE).out();
     assertThat(csv.lines().skip(1))
         .containsExactly(
             "K1,PIXEL,1,1,Eaves,string 1,1,100,0,100,300,1,300,1,300,1,1,1,300,1,,,false,false,",
             "K1,PIXEL,1,2,Eaves,string 1,2,50,1,25,75,301,375,301,375,1,301,1,375,1,,,false,false,",
             "K1,DMX,1,1,Door lamp,lamp,1,,,,4,511,514,511,514,2,1,2,4,2,,,true,false,");
-    JsonNode json = Json.MAPPER.readTree(run("addresses", EXAMPLE, "--format", "json").out());
+    JsonNode json = Json.MAPPER.readTree(Ran.of("addresses", EXAMPLE, "--format", "json").out());
     assertThat(json.get("sections")).hasSize(3);
     assertThat(json.get("sections").get(1).get("controllerStart").asInt()).isEqualTo(301);
     assertThat(json.get("controllers").get(0).get("channels").asInt()).isEqualTo(1022);
@@ -164,8 +142,8 @@ class CommandLineTest {
   void configureWritesADocumentAControllerAndTheSendListTwiceTheSame() throws IOException {
     Path once = folder.resolve("once");
     Path again = folder.resolve("again");
-    assertThat(run("configure", DEMO, "--out", once.toString()).code()).isZero();
-    run("configure", DEMO, "--out", again.toString());
+    assertThat(Ran.of("configure", DEMO, "--out", once.toString()).code()).isZero();
+    Ran.of("configure", DEMO, "--out", again.toString());
     try (var files = Files.list(once)) {
       assertThat(files.map(file -> file.getFileName().toString()))
           .containsExactlyInAnyOrder(
@@ -193,20 +171,21 @@ class CommandLineTest {
   @Test
   void aDisplayGoesInAndComesOutAsItWas() throws IOException {
     String data = folder.resolve("data").toString();
-    assertThat(run("import", DEMO, "--data", data).out()).endsWith("Saltmarsh Quay\n");
-    assertThat(run("export", "--data", data).out()).endsWith("Saltmarsh Quay\n").hasLineCount(1);
+    assertThat(Ran.of("import", DEMO, "--data", data).out()).endsWith("Saltmarsh Quay\n");
+    assertThat(Ran.of("export", "--data", data).out()).endsWith("Saltmarsh Quay\n").hasLineCount(1);
     Path once = folder.resolve("once.json");
-    assertThat(run("export", "Saltmarsh Quay", "--data", data, "--out", once.toString()).code())
+    assertThat(Ran.of("export", "Saltmarsh Quay", "--data", data, "--out", once.toString()).code())
         .isZero();
-    assertThat(run("addresses", once.toString()).out()).isEqualTo(run("addresses", DEMO).out());
-    assertThat(run("export", "Nowhere", "--data", data).err())
+    assertThat(Ran.of("addresses", once.toString()).out())
+        .isEqualTo(Ran.of("addresses", DEMO).out());
+    assertThat(Ran.of("export", "Nowhere", "--data", data).err())
         .contains("0 displays are called \"Nowhere\"");
   }
 
   @Test
   void aPortInUseIsSaidInOneSentence() throws IOException {
     try (ServerSocket taken = new ServerSocket(0, 1, InetAddress.getByName("127.0.0.1"))) {
-      Ran ran = run("serve", "--port", "" + taken.getLocalPort(), "--data", folder.toString());
+      Ran ran = Ran.of("serve", "--port", "" + taken.getLocalPort(), "--data", folder.toString());
       assertThat(ran.code()).isEqualTo(2);
       assertThat(ran.err())
           .hasLineCount(1)
@@ -216,15 +195,15 @@ class CommandLineTest {
 
   @Test
   void sendLightsStandInsForAWhile() {
-    Ran ran = run("send", EXAMPLE, "--pattern", "turns", "--seconds", "1", "--percent", "20");
+    Ran ran = Ran.of("send", EXAMPLE, "--pattern", "turns", "--seconds", "1", "--percent", "20");
     assertThat(ran.err()).isEmpty();
     assertThat(ran.code()).isZero();
     assertThat(ran.out()).contains("colours in turn to stand-ins: ").contains(" 0 not taken");
-    assertThat(run("send", EXAMPLE, "--pattern", "sparkle").err())
+    assertThat(Ran.of("send", EXAMPLE, "--pattern", "sparkle").err())
         .contains("--pattern sparkle: allowed is ends, white, colour");
-    Ran nobody = run("send", EXAMPLE, "--only", "K99");
+    Ran nobody = Ran.of("send", EXAMPLE, "--only", "K99");
     assertThat(nobody.code()).isEqualTo(2);
     assertThat(nobody.err()).contains("--only K99: there is no controller, port, zone");
-    assertThat(run("send", EXAMPLE, "--seconds", "0").code()).isEqualTo(2);
+    assertThat(Ran.of("send", EXAMPLE, "--seconds", "0").code()).isEqualTo(2);
   }
 }

@@ -3,11 +3,8 @@ package hamper.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.server.cli.Hamper;
-import java.io.ByteArrayOutputStream;
 import java.io.File;
 import java.io.IOException;
-import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -113,13 +110,13 @@ class RefusalsOfTheCommandLineTest {
       write("large.json", " ".repeat((20 << 20) + 1));
     }
     if (refusal.command().contains("@kept")) {
-      run("import", DEMO, "--data", folder.resolve("kept").toString());
+      Ran.of("import", DEMO, "--data", folder.resolve("kept").toString());
     }
     String[] args =
         Stream.of(refusal.command().split(" "))
             .map(word -> word.replace("@", folder + "/").replace("DEMO", DEMO))
             .toArray(String[]::new);
-    Ran ran = run(args);
+    Ran ran = Ran.of(args);
     assertThat(ran.code()).as(ran.err()).isEqualTo(2);
     assertThat(ran.out()).isEmpty();
     assertThat(ran.err()).hasLineCount(1).doesNotContain("Exception", "java.", "StreamRead");
@@ -133,7 +130,7 @@ class RefusalsOfTheCommandLineTest {
   @Test
   void aFolderOnADiskThatCannotBeWrittenIsSaidToBe() throws Exception {
     Path kept = folder.resolve("kept");
-    run("import", DEMO, "--data", kept.toString());
+    Ran.of("import", DEMO, "--data", kept.toString());
     String script =
         "mount -t tmpfs tmpfs \"$0\" && cp -r \"$1\"/. \"$0\" && mount -o remount,ro \"$0\""
             + " && shift && exec \"$@\"";
@@ -154,25 +151,6 @@ class RefusalsOfTheCommandLineTest {
     Ran ran = process(List.of(), new String[] {"addresses", DEMO}, new File("/dev/full"));
     assertThat(ran.code()).isEqualTo(2);
     assertThat(ran.err()).hasLineCount(1).contains("standard output: it cannot be written");
-  }
-
-  private record Ran(int code, String out, String err) {}
-
-  private static Ran run(String... args) {
-    PrintStream out = System.out;
-    PrintStream err = System.err;
-    ByteArrayOutputStream toldOut = new ByteArrayOutputStream();
-    ByteArrayOutputStream toldErr = new ByteArrayOutputStream();
-    try {
-      System.setOut(new PrintStream(toldOut, true, StandardCharsets.UTF_8));
-      System.setErr(new PrintStream(toldErr, true, StandardCharsets.UTF_8));
-      int code = Hamper.run(args);
-      return new Ran(
-          code, toldOut.toString(StandardCharsets.UTF_8), toldErr.toString(StandardCharsets.UTF_8));
-    } finally {
-      System.setOut(out);
-      System.setErr(err);
-    }
   }
 
   private Ran process(List<String> before, String[] args, File out) throws Exception {

@@ -90,7 +90,8 @@ public final class DailyCopies {
         db.sql("set session characteristics as transaction isolation level read committed")
             .update();
       }
-    } catch (SQLException e) {
+    } catch (SQLException | DataAccessException e) {
+      // it is the copy that cannot be written: edits go on
       throw new StoreException(StoreTrouble.sentence(file, e), e);
     }
   }

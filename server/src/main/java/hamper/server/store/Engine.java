@@ -4,7 +4,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
-import java.util.concurrent.locks.ReadWriteLock;
 import java.util.concurrent.locks.ReentrantReadWriteLock;
 import java.util.function.Supplier;
 import javax.sql.DataSource;
@@ -26,7 +25,7 @@ public final class Engine implements AutoCloseable {
   private final DataSource source = new Source();
 
   /** Held by whatever works with the database, so that it is not closed meanwhile. */
-  private final ReadWriteLock inUse = new ReentrantReadWriteLock(true);
+  private final ReentrantReadWriteLock inUse = new ReentrantReadWriteLock(true);
 
   /** Missing while it is closed. */
   private OpenDatabase database;
@@ -87,12 +86,17 @@ public final class Engine implements AutoCloseable {
   }
 
   /**
-   * Does something that changes nothing.
+   * Does something that changes nothing; once more where the database was closed under it, be it
+   * that something else failed.
    *
    * @throws StorageFailedException where the disk or the engine fails
    */
   <T> T read(Supplier<T> work) {
-    return guarded(StorageFailedException.Outcome.NOT_STORED, work);
+    try {
+      return guarded(StorageFailedException.Outcome.NOT_STORED, work);
+    } catch (StorageFailedException e) {
+      return guarded(StorageFailedException.Outcome.NOT_STORED, work);
+    }
   }
 
   /**
@@ -111,19 +115,25 @@ public final class Engine implements AutoCloseable {
   }
 
   private <T> T guarded(StorageFailedException.Outcome outcome, Supplier<T> work) {
-    inUse.readLock().lock();
     int time = 0;
+    StorageFailedException failure;
+    inUse.readLock().lock();
     try {
       time = awake();
       return work.get();
     } catch (EmptyResultDataAccessException | DataIntegrityViolationException e) {
       throw e; // no failure of the engine: nothing is there, or nothing was taken
     } catch (DataAccessException | TransactionException e) {
-      abandon(time);
-      throw failed(outcome, e);
+      failure = failed(outcome, e);
+    } catch (StorageFailedException e) {
+      failure = e; // of something within this
     } finally {
       inUse.readLock().unlock();
     }
+    if (inUse.getReadHoldCount() == 0) {
+      abandon(time);
+    }
+    throw failure;
   }
 
   private int awake() {
@@ -151,8 +161,21 @@ public final class Engine implements AutoCloseable {
     return times;
   }
 
-  /** Closes at once what has failed; nothing more is written by it. */
-  private synchronized void abandon(int time) {
+  /**
+   * Closes what has failed; nothing more is begun with it. What others had begun with it by then
+   * comes to its end first: some of it does not fail, and a database that is closed under it is not
+   * soon opened again.
+   */
+  private void abandon(int time) {
+    inUse.writeLock().lock();
+    try {
+      endIfStill(time);
+    } finally {
+      inUse.writeLock().unlock();
+    }
+  }
+
+  private synchronized void endIfStill(int time) {
     if (time == times && database != null) {
       end(OpenDatabase.End.AT_ONCE);
     }
