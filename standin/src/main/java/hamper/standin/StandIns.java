@@ -25,7 +25,7 @@ public final class StandIns implements AutoCloseable {
   /** Second bytes of 127.x.0.0/16 that are tried, so that several displays stand side by side. */
   private static final int FIRST_BLOCK = 83;
 
-  private static final int LAST_BLOCK = 122;
+  private static final int LAST_BLOCK = 250;
   private static final int A_ROW = 250;
   private static final int MOST = A_ROW * 250;
   private static final int DOOR_THREADS = 4;
@@ -72,10 +72,12 @@ public final class StandIns implements AutoCloseable {
         taken = e;
       }
     }
-    if (!knows("127.83.0.1")) {
+    if (!knows("127." + FIRST_BLOCK + ".0.1")) {
       return startSharing(seats, clock);
     }
-    throw new IOException("All addresses from 127.83.0.1 to 127.122.0.1 are taken", taken);
+    throw new IOException(
+        "All addresses from 127.%d.0.1 to 127.%d.0.1 are taken".formatted(FIRST_BLOCK, LAST_BLOCK),
+        taken);
   }
 
   private static Place placeOf(String block, int seat) {

@@ -16,8 +16,8 @@ import org.springframework.transaction.TransactionException;
 
 /**
  * The open database of a data folder. After a failure of the disk or of the engine nothing that is
- * in memory of it is trusted: it is closed at once, and opened again from the file at the next
- * attempt, for as long as it takes.
+ * in memory of it is trusted: it is closed, and opened again from the file at the next attempt, for
+ * as long as it takes.
  */
 public final class Engine implements AutoCloseable {
   private final DataFolder folder;
