@@ -2,6 +2,7 @@ import { expect, test } from 'vitest'
 import type { LaneView, Section } from '../src/api/types'
 import {
   endOf,
+  excessAt,
   farthest,
   limitOf,
   placesOf,
@@ -76,4 +77,12 @@ test('sections of an opened string are to scale, but never too small, and stand 
   expect(sectionRows(sections(14, 4, 4), 600)).toBe(2)
   expect(sectionRows(sections(5, 5, 5, 5), 300)).toBe(4)
   expect(sectionWidths(sections(50), 280)).toEqual([270])
+})
+
+test('by how much a run is too long is said behind it, and never over the numbers of its lane', () => {
+  const told = '+700 over the model'
+  expect(excessAt(400, 900, told)).toBe(408)
+  const wide = told.length * 6 // what it takes at the very least
+  expect(excessAt(895, 900, told)).toBeLessThan(900 - wide)
+  expect(excessAt(50, 60, told)).toBe(0)
 })

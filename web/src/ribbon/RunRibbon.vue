@@ -4,7 +4,7 @@ import type { LaneView } from '../api/types'
 import { useDisplay } from '../state/display'
 import { useProgress } from '../state/progress'
 import { drawnLegs, type DrawnLeg } from './drawnLegs'
-import { endOf, limitOf, stretches } from './geometry'
+import { endOf, excessAt, limitOf, stretches } from './geometry'
 import { labels } from './labels'
 
 /** A run as a wire: ribbons to scale, null pixels hatched, folds notched, an end stop at the limit. */
@@ -39,6 +39,9 @@ const end = computed(() => endOf(props.lane))
 /** Where power enters besides the socket. */
 const feeds = computed(() => (props.lane.power?.feeds ?? []).filter((feed) => feed.piece))
 const over = computed(() => props.lane.load?.over ?? 0)
+const excess = computed(
+  () => `+${over.value} over the ${props.lane.load?.limitBy === 'FRAME' ? 'frame' : 'model'}`,
+)
 
 /** Worked out once for a lane: pointing at legs and choosing them changes none of it. */
 const drawn = computed(() =>
@@ -176,15 +179,14 @@ function focus(event: FocusEvent) {
       class="feed"
       :style="{ left: px(feed.position - 0.5) }"
     />
-    <div v-if="limit" class="stop" :class="{ broken: over > 0 }" :style="{ left: px(limit) }">
-      <span
-        v-if="over > 0"
-        class="excess mono"
-        :style="{ left: `${Math.max(0, end - limit) * scale + 8}px` }"
-      >
-        +{{ over }} over the {{ lane.load?.limitBy === 'FRAME' ? 'frame' : 'model' }}
-      </span>
-    </div>
+    <div v-if="limit" class="stop" :class="{ broken: over > 0 }" :style="{ left: px(limit) }" />
+    <span
+      v-if="limit && over > 0"
+      class="excess mono"
+      :style="{ left: `${excessAt(Math.max(end, limit) * scale, room, excess)}px` }"
+    >
+      {{ excess }}
+    </span>
     <button
       type="button"
       class="free"

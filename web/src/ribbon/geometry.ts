@@ -62,6 +62,21 @@ export function endOf(lane: LaneView): number {
     : lane.legs.length * PLAIN_LENGTH[kind]
 }
 
+/** A letter of what says by how much a run is too long, and what stands around it (px). */
+const EXCESS_LETTER = 6.7
+const EXCESS_SPACE = 18
+
+/**
+ * Where it is said by how much a run is too long (px): behind what is too much, or over its end
+ * where the numbers of the lane begin there.
+ *
+ * @param end where the last ribbon ends (px)
+ * @param room where the view of the wire ends (px)
+ */
+export function excessAt(end: number, room: number, told: string): number {
+  return Math.max(0, Math.min(end + 8, room - told.length * EXCESS_LETTER - EXCESS_SPACE))
+}
+
 /** How far a lane reaches, limit or ribbons, whichever is longer. */
 export function reachOf(lane: LaneView): number {
   return Math.max(endOf(lane), limitOf(lane) ?? 0)

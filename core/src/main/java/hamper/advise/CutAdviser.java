@@ -14,6 +14,7 @@ import hamper.edit.Edit;
 import hamper.edit.PatchPieces;
 import hamper.edit.Together;
 import hamper.facts.Facts;
+import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -60,11 +61,15 @@ final class CutAdviser implements Adviser {
     }
     String where =
         cuts.size() == 1 ? plan.written(free.get(0)) : "%d empty ports".formatted(cuts.size());
-    return Optional.of(
-        new Together(
-            "Cut a string of %s after pixel %d and hang the rest on %s"
-                .formatted(run.written(), cuts.get(0).after(), where),
-            steps));
+    return Optional.of(new Together(title(full, run, cuts.get(0), where), steps));
+  }
+
+  private static String title(HungLeg full, HungRun run, CutString cut, String where) {
+    String words = "Cut %s after pixel %d and hang the rest on %s";
+    String named = words.formatted(full.at().title(), cut.after(), where);
+    return named.length() <= Require.LONGEST_NAME
+        ? named
+        : words.formatted("a string of " + run.written(), cut.after(), where);
   }
 
   private static int limit(Plan plan, HungRun run) {

@@ -81,7 +81,7 @@ class RemediesTest {
   void aStringForWhichNoPortIsLongEnoughIsCut() {
     Plan plan = onOne(Samples.string("a", 1500), Samples.string("b", 20));
     assertThat(offered(plan, "port-limit"))
-        .containsExactly("Cut a string of k-1 after pixel 800 and hang the rest on k-2");
+        .containsExactly("Cut a after pixel 800 and hang the rest on k-2");
   }
 
   @Test
