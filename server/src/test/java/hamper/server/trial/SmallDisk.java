@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.List;
 
 /** A small file system of its own for one process, which can be filled up and made empty again. */
@@ -31,8 +32,11 @@ final class SmallDisk {
   }
 
   /** Takes all space that is left. */
+  /** Fills what is free; once more, what has become free since. */
   static void fill(Path folder) throws IOException {
-    try (OutputStream out = Files.newOutputStream(folder.resolve("filler"))) {
+    Path filler = folder.resolve("filler");
+    try (OutputStream out =
+        Files.newOutputStream(filler, StandardOpenOption.CREATE, StandardOpenOption.APPEND)) {
       byte[] block = new byte[4096];
       while (true) {
         out.write(block);
