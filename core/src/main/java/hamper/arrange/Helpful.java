@@ -64,9 +64,10 @@ final class Helpful {
    * which the first that helps is enough.
    */
   Stream<List<Candidate>> alone() {
+    Roomiest roomiest = new Roomiest(plan);
     return Stream.of(
             modes().map(List::of),
-            tooLong(plan).map(string -> cuts(plan, List.of(string))),
+            tooLong(roomiest).map(string -> cuts(roomiest, List.of(string))),
             added().map(List::of))
         .flatMap(candidates -> candidates);
   }
@@ -76,21 +77,30 @@ final class Helpful {
     return Stream.concat(modes(), added())
         .map(
             candidate ->
-                cuts(candidate.edit().applyTo(plan).plan()).stream().map(candidate::and).toList());
+                after(plan, candidate.edit()).map(Roomiest::new).stream()
+                    .flatMap(roomiest -> cuts(roomiest, tooLong(roomiest).toList()).stream())
+                    .map(candidate::and)
+                    .toList());
   }
 
-  /** Ways to cut the longest strings that no port takes whole, all in the same way. */
-  private List<Candidate> cuts(Plan changed) {
-    List<PixelString> tooLong = tooLong(changed).toList();
-    return tooLong.isEmpty() ? List.of() : cuts(changed, tooLong);
+  /** The plan after an edit; empty where it does not allow it. */
+  static Optional<Plan> after(Plan plan, Edit edit) {
+    try {
+      return Optional.of(edit.applyTo(plan).plan());
+    } catch (RefusedException e) {
+      return Optional.empty();
+    }
   }
 
-  private static List<Candidate> cuts(Plan plan, List<PixelString> strings) {
+  /** Ways to cut some strings, all of them in the same way; none where there are none. */
+  private static List<Candidate> cuts(Roomiest roomiest, List<PixelString> strings) {
     return MORE_PARTS.stream()
         .flatMap(
             more ->
                 strings.stream()
-                    .flatMap(string -> cut(plan, string, parts(plan, string) + more).stream())
+                    .flatMap(
+                        string ->
+                            cut(roomiest.plan(), string, roomiest.parts(string) + more).stream())
                     .reduce(Candidate::and)
                     .stream())
         .toList();
@@ -115,28 +125,14 @@ final class Helpful {
   }
 
   /** The longest first. */
-  private Stream<PixelString> tooLong(Plan changed) {
+  private Stream<PixelString> tooLong(Roomiest roomiest) {
     return left.stream()
         .map(PieceAt::piece)
         .filter(PixelString.class::isInstance)
         .map(PixelString.class::cast)
-        .filter(string -> parts(changed, string) > 1)
+        .filter(string -> roomiest.parts(string) > 1)
         .sorted(Comparator.comparingInt(PixelString::places).reversed())
         .limit(MOST_CUT);
-  }
-
-  /** In how many parts a string would have to be for the roomiest port; 1 where it has room. */
-  private static int parts(Plan plan, PixelString string) {
-    PieceAt at = plan.existingPiece(string.id());
-    Yardstick measured = new Yardstick(plan);
-    return plan.display().controllers().stream()
-        .filter(one -> plan.modeOf(one, PortKind.PIXEL).isPresent())
-        .map(one -> Outlet.bare(plan, measured, one, PortKind.PIXEL))
-        .map(outlet -> outlet.places(at.pixels(), outlet.fullAmps(at) / string.places()))
-        .filter(room -> room > 0)
-        .max(Comparator.naturalOrder())
-        .map(room -> PortsNeeded.parts(string.places(), room))
-        .orElse(1);
   }
 
   private Stream<Candidate> modes() {

@@ -133,12 +133,12 @@ public final class Missing {
   }
 
   private Optional<Addition> tried(Facts facts, Proposal now, Helpful.Candidate candidate) {
-    Facts changed = facts.with(candidate.edit().applyTo(facts.plan()).plan());
-    int left = Arrange.once(changed, wanted(changed.plan()), aim).left().size();
-    int fit = now.left().size() - left;
-    return fit > 0
-        ? Optional.of(new Addition(candidate.told(), candidate.edit(), fit, left))
-        : Optional.empty();
+    return Helpful.after(facts.plan(), candidate.edit())
+        .map(plan -> Arrange.once(facts.with(plan), wanted(plan), aim).left().size())
+        .filter(left -> left < now.left().size())
+        .map(
+            left ->
+                new Addition(candidate.told(), candidate.edit(), now.left().size() - left, left));
   }
 
   /** What is to be hung of a plan: what was asked for, and what a change made of it. */
