@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,11 +26,15 @@ import tools.jackson.databind.node.ObjectNode;
 /**
  * The stand-ins of several displays in a process of their own, with a door at which they are
  * seated. It leaves word of itself in a file, and ends when that is gone, when it is told to, or
- * when nobody has asked for a day.
+ * when nobody has asked for a day. Where there is no room for one display more, that for which
+ * nobody has asked for longest goes.
  */
 public final class Yard implements AutoCloseable {
   /** What a door says that it is. */
   public static final String FORMAT = "hamper-yard";
+
+  /** Each takes a block of addresses, and some fifty open files. */
+  private static final int MOST_DISPLAYS = 100;
 
   private static final int MOST_BYTES = 8 << 20;
   private static final long LOOK_MILLIS = 1_000;
@@ -37,13 +42,20 @@ public final class Yard implements AutoCloseable {
 
   private final Path word;
   private final HttpServer server;
-  private final Map<String, StandIns> displays = new HashMap<>();
+
+  /** Most displays at a time. */
+  private final int most;
+
+  /** In the order in which somebody asked for them last. */
+  private final Map<String, StandIns> displays = new LinkedHashMap<>(16, 0.75f, true);
+
   private final Map<String, SerialLine> lines = new HashMap<>();
   private final CountDownLatch end = new CountDownLatch(1);
   private volatile long asked = System.nanoTime();
 
-  private Yard(Path word) throws IOException {
+  private Yard(Path word, int most) throws IOException {
     this.word = word;
+    this.most = most;
     server = QuickServer.at(new InetSocketAddress(InetAddress.getByName("127.0.0.1"), 0));
     server.setExecutor(
         Executors.newSingleThreadExecutor(
@@ -62,7 +74,14 @@ public final class Yard implements AutoCloseable {
    * @param word the file: pid and address of the door
    */
   public static Yard open(Path word) throws IOException {
-    Yard yard = new Yard(word);
+    return open(word, MOST_DISPLAYS);
+  }
+
+  /**
+   * @param most displays at a time
+   */
+  static Yard open(Path word, int most) throws IOException {
+    Yard yard = new Yard(word, most);
     ObjectNode root =
         Device.JSON
             .createObjectNode()
@@ -134,7 +153,7 @@ public final class Yard implements AutoCloseable {
       }
       StandIns standIns = displays.get(display);
       if (standIns == null) {
-        standIns = StandIns.start(seats, Clock.system());
+        standIns = start(seats);
         displays.put(display, standIns);
       } else {
         standIns.seat(seats);
@@ -145,6 +164,27 @@ public final class Yard implements AutoCloseable {
     } catch (IOException | RuntimeException e) {
       send(exchange, 500, refused(e.getMessage()));
     }
+  }
+
+  private StandIns start(List<Seat> seats) throws IOException {
+    while (displays.size() >= most) {
+      letOneGo();
+    }
+    try {
+      return StandIns.start(seats, Clock.system());
+    } catch (IOException e) {
+      if (displays.isEmpty()) {
+        throw e;
+      }
+      letOneGo(); // others on this computer may have taken what it needs
+      return StandIns.start(seats, Clock.system());
+    }
+  }
+
+  private void letOneGo() {
+    Iterator<StandIns> all = displays.values().iterator();
+    all.next().close();
+    all.remove();
   }
 
   /** Hangs packs on a serial line; answers the TCP port that stands for it. */

@@ -77,4 +77,26 @@ class YardTest {
     waiting.join(10_000);
     assertThat(waiting.isAlive()).isFalse();
   }
+
+  @Test
+  void whereThereIsNoRoomForOneMoreTheOneNobodyAskedForLongestGoes() throws Exception {
+    Path word = folder.resolve("few.json");
+    Yard yard = Yard.open(word, 2);
+    try {
+      String door = Device.JSON.readTree(Files.readString(word)).get("door").asString();
+      String first = seated(door, "first");
+      String second = seated(door, "second");
+      assertThat(seated(door, "first")).isEqualTo(first);
+      assertThat(seated(door, "third")).as("in the place of the second").isEqualTo(second);
+      assertThat(seated(door, "first")).as("who was asked for stays").isEqualTo(first);
+      assertThat(seated(door, "second")).as("it comes back").isEqualTo(second);
+    } finally {
+      yard.close();
+    }
+  }
+
+  private String seated(String door, String display) throws Exception {
+    String seats = "[{\"controller\": \"k\", \"model\": {\"id\": \"sample\"}}]";
+    return ask("PUT", door + "/seats/" + display, seats).at("/k/address").asString();
+  }
 }
