@@ -34,7 +34,7 @@ public final class Yard implements AutoCloseable {
   public static final String FORMAT = "hamper-yard";
 
   /** Each takes a block of addresses, some fifty open files, and some megabytes of its memory. */
-  private static final int MOST_DISPLAYS = 32;
+  private static final int MOST_DISPLAYS = 24;
 
   private static final int MOST_BYTES = 8 << 20;
   private static final long LOOK_MILLIS = 1_000;
