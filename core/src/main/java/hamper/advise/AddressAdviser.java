@@ -6,7 +6,7 @@ import hamper.display.Adapter;
 import hamper.display.Controller;
 import hamper.display.Subnet;
 import hamper.edit.Edit;
-import hamper.edit.SetControllers;
+import hamper.edit.EditsBetween;
 import hamper.facts.Facts;
 import hamper.network.AddressLine;
 import java.util.ArrayList;
@@ -27,7 +27,7 @@ final class AddressAdviser implements Adviser {
       for (AddressLine line : lines(facts, device)) {
         line.free().stream()
             .findFirst()
-            .ifPresent(address -> edits.add(SetControllers.between(device, at(device, address))));
+            .ifPresent(address -> edits.add(EditsBetween.fields(device, at(device, address))));
       }
     }
     return edits.stream();

@@ -10,7 +10,6 @@ import hamper.display.Subnet;
 import hamper.edit.Edit;
 import hamper.edit.EditsBetween;
 import hamper.edit.RemoveLink;
-import hamper.edit.SetLinks;
 import hamper.facts.Facts;
 import java.util.List;
 import java.util.stream.Stream;
@@ -36,7 +35,7 @@ final class NetworkAdviser implements Adviser {
   }
 
   private static Edit asFibre(Link link) {
-    return SetLinks.between(
+    return EditsBetween.fields(
         link,
         new Link(link.id(), link.name(), link.from(), link.to(), Link.Kind.FIBRE, link.metres()));
   }

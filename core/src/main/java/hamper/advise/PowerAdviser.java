@@ -20,10 +20,8 @@ import hamper.display.Whereabouts;
 import hamper.edit.Edit;
 import hamper.edit.EditsBetween;
 import hamper.edit.PutSupply;
-import hamper.edit.SetControllers;
 import hamper.edit.SetFeed;
 import hamper.edit.SetLegs;
-import hamper.edit.SetSupplies;
 import hamper.edit.Together;
 import hamper.facts.Facts;
 import hamper.load.FeedLoad;
@@ -139,7 +137,7 @@ final class PowerAdviser implements Adviser {
                     .flatMap(feed -> feed.supply().stream())
                     .distinct()
                     .flatMap(supply -> named(controller, island, supply)))
-        .map(after -> SetControllers.between(controller, after));
+        .map(after -> EditsBetween.fields(controller, after));
   }
 
   private static Stream<Controller> named(Controller controller, Island island, Supply supply) {
@@ -154,7 +152,7 @@ final class PowerAdviser implements Adviser {
     Plan plan = facts.plan();
     if (main.port().isEmpty()) {
       Controller controller = plan.existingController(main.controller().orElseThrow());
-      return Stream.of(SetControllers.between(controller, controller.withPowered(List.of())));
+      return Stream.of(EditsBetween.fields(controller, controller.withPowered(List.of())));
     }
     Controller controller = plan.existingController(main.port().get().controller());
     double volts =
@@ -270,7 +268,7 @@ final class PowerAdviser implements Adviser {
                 NewSupply.rating(load.amps() / SiteLoads.PLANNED_SHARE).stream()
                     .map(
                         rating ->
-                            SetSupplies.between(load.supply(), load.supply().withAmps(rating))));
+                            EditsBetween.fields(load.supply(), load.supply().withAmps(rating))));
   }
 
   /** The largest supply that helps, on the mains circuit with most to spare. */
@@ -288,7 +286,7 @@ final class PowerAdviser implements Adviser {
                 free.stream()
                     .map(
                         circuit ->
-                            SetSupplies.between(
+                            EditsBetween.fields(
                                 load.supply(),
                                 load.supply().withMains(Optional.of(circuit.id())))));
   }
@@ -296,6 +294,6 @@ final class PowerAdviser implements Adviser {
   /** On the mains circuit that comes into its enclosure. */
   private static Stream<Edit> enclosureMains(Plan plan, Subject main) {
     Supply supply = plan.existingSupply(main.part(SUPPLY).orElseThrow());
-    return Stream.of(SetSupplies.between(supply, supply.withMains(Optional.empty())));
+    return Stream.of(EditsBetween.fields(supply, supply.withMains(Optional.empty())));
   }
 }

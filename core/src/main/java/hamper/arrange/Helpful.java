@@ -12,7 +12,7 @@ import hamper.edit.AddControllers;
 import hamper.edit.CutString;
 import hamper.edit.Cuts;
 import hamper.edit.Edit;
-import hamper.edit.SetControllers;
+import hamper.edit.EditsBetween;
 import hamper.edit.SetMode;
 import hamper.edit.Together;
 import hamper.value.RefusedException;
@@ -184,7 +184,7 @@ final class Helpful {
               ? add
               : new Together(
                   "Add %s%s".formatted(model.title(), where),
-                  List.of(add, SetControllers.between(added, placed)));
+                  List.of(add, EditsBetween.fields(added, placed)));
       return Optional.of(new Candidate(told, edit));
     } catch (RefusedException e) {
       return Optional.empty(); // such as a name that is too long

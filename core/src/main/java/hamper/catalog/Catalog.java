@@ -1,6 +1,7 @@
 package hamper.catalog;
 
 import hamper.value.RefusedException;
+import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -60,6 +61,20 @@ public final class Catalog {
 
   public Optional<DeviceModel> model(String id) {
     return Optional.ofNullable(models.get(id));
+  }
+
+  /**
+   * @param place of the id, as it is told where there is none
+   * @throws RefusedException where there is none
+   */
+  public DeviceModel existingModel(String place, String id) {
+    return model(id)
+        .orElseThrow(
+            () ->
+                new RefusedException(
+                    place,
+                    Require.quoted(id),
+                    "no device model has this id; the catalogue lists them"));
   }
 
   public Optional<PixelType> pixelType(String id) {

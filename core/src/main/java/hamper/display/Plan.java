@@ -262,15 +262,7 @@ public final class Plan {
   }
 
   private void checkController(Controller controller, String place) {
-    DeviceModel model =
-        catalog
-            .model(controller.model())
-            .orElseThrow(
-                () ->
-                    new RefusedException(
-                        place + ".model",
-                        Require.quoted(controller.model()),
-                        "no device model has this id; the catalogue lists them"));
+    DeviceModel model = catalog.existingModel(place + ".model", controller.model());
     Protocol protocol = controller.protocol();
     if (model.hostOnly() ? protocol != Protocol.NONE : model.support(protocol).isEmpty()) {
       throw new RefusedException(

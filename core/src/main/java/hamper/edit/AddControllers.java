@@ -8,7 +8,6 @@ import hamper.display.Controller;
 import hamper.display.ControllerSettings;
 import hamper.display.Display;
 import hamper.display.Plan;
-import hamper.value.RefusedException;
 import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.List;
@@ -58,12 +57,7 @@ public record AddControllers(String model, List<String> controllers) implements 
   }
 
   private DeviceModel model(Plan plan) {
-    return plan.catalog()
-        .model(model)
-        .orElseThrow(
-            () ->
-                new RefusedException(
-                    "model", Require.quoted(model), "no device model has this id"));
+    return plan.catalog().existingModel("model", model);
   }
 
   private static ControllerSettings settings(Plan plan, DeviceModel model) {

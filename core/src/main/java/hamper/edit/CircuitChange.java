@@ -1,8 +1,6 @@
 package hamper.edit;
 
-import hamper.display.Circuit;
 import hamper.display.Hold;
-import hamper.display.Piece;
 
 /** What changes of a circuit. */
 public record CircuitChange(
@@ -14,9 +12,4 @@ public record CircuitChange(
     Change<Double> shortestOffSeconds,
     Change<Double> longestOnSeconds,
     Change<String> interlock)
-    implements PieceChange {
-  @Override
-  public Piece over(Piece value) {
-    return Fields.over(PieceChange.as(Circuit.class, value), this);
-  }
-}
+    implements PieceChange {}

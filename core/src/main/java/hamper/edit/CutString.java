@@ -1,6 +1,5 @@
 package hamper.edit;
 
-import hamper.display.Controller;
 import hamper.display.Display;
 import hamper.display.Feed;
 import hamper.display.Leg;
@@ -54,9 +53,7 @@ public record CutString(String piece, int after, String rest) implements Edit {
             .withProps(
                 plan.props()
                     .changing(List.of(prop), one -> one.withPieces(pieces(one, first, goes))));
-    return plan.leg(piece)
-        .map(at -> cut.withControllers(hung(plan, at, first.places())))
-        .orElse(cut);
+    return plan.leg(piece).map(at -> hung(cut, at, first.places())).orElse(cut);
   }
 
   private void requireNoMirror(Plan plan) {
@@ -104,10 +101,10 @@ public record CutString(String piece, int after, String rest) implements Edit {
         .toList();
   }
 
-  private List<Controller> hung(Plan plan, LegAt at, int places) {
+  private Display hung(Display cut, LegAt at, int places) {
     PortRef port = at.port();
     return Runs.change(
-        plan.display().controllers(),
+        cut,
         port.controller(),
         controller -> {
           Run run = Runs.runAt(controller, port);

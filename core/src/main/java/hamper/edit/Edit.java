@@ -2,6 +2,9 @@ package hamper.edit;
 
 import hamper.display.Display;
 import hamper.display.Plan;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * A change somebody asks for: a value, which can be kept, told and applied.
@@ -10,7 +13,10 @@ import hamper.display.Plan;
  * display.
  */
 public sealed interface Edit
-    permits PatchPieces,
+    permits AddsOne,
+        SetsFields,
+        RemovesOne,
+        PatchPieces,
         UnpatchPieces,
         SetLegs,
         SetPort,
@@ -19,15 +25,9 @@ public sealed interface Edit
         MoveSlots,
         TurnSections,
         RemakeWall,
-        SetControllers,
         SetAdapter,
         PowerInput,
         AddControllers,
-        SetProps,
-        SetZones,
-        SetSubnets,
-        SetSupplies,
-        SetMainsCircuits,
         AddFeeds,
         SetFeed,
         RemoveFeed,
@@ -42,10 +42,6 @@ public sealed interface Edit
         Together,
         AcceptFinding,
         WithdrawAcceptance,
-        PutZone,
-        RemoveZone,
-        PutController,
-        RemoveController,
         MoveController,
         SetDisplay,
         PatchAcross,
@@ -54,19 +50,7 @@ public sealed interface Edit
         HoldGiven,
         HoldPlaces,
         OrderUniverses,
-        PutSubnet,
-        RemoveSubnet,
         AddToCatalogue,
-        PutSupply,
-        RemoveSupply,
-        PutMainsCircuit,
-        RemoveMainsCircuit,
-        PutEnclosure,
-        SetEnclosures,
-        RemoveEnclosure,
-        PutLink,
-        SetLinks,
-        RemoveLink,
         GiveTags,
         SetTag,
         SetWorkshop,
@@ -92,10 +76,22 @@ public sealed interface Edit
     return false;
   }
 
+  /** All of them: what stands between is told apart here, and nowhere else. */
+  static List<Class<? extends Edit>> kinds() {
+    return kinds(Edit.class).toList();
+  }
+
+  private static Stream<Class<? extends Edit>> kinds(Class<? extends Edit> of) {
+    return of.isRecord()
+        ? Stream.of(of)
+        : Arrays.stream(of.getPermittedSubclasses())
+            .flatMap(kind -> kinds(kind.asSubclass(Edit.class)));
+  }
+
   /** Applies the edit; nothing has changed where it throws. */
   default Applied applyTo(Plan plan) {
     Plan after = plan.with(change(plan));
-    return new Applied(after, Restore.back(label(plan), after.display(), plan.display()));
+    return new Applied(after, Restore.between(label(plan), after.display(), plan.display()));
   }
 
   /**

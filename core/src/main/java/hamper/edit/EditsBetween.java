@@ -7,6 +7,7 @@ import hamper.display.Piece;
 import hamper.display.PixelString;
 import hamper.display.PortRef;
 import hamper.display.Run;
+import hamper.value.Identified;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
@@ -15,6 +16,15 @@ import java.util.stream.Stream;
 public final class EditsBetween {
   private EditsBetween() {}
 
+  /** Of fields of one thing; what has edits of its own is left out. */
+  public static <T extends Record & Identified> Edit fields(T before, T after) {
+    return setting(before, after);
+  }
+
+  private static <T extends Record & Identified> SetsFields<T> setting(T before, T after) {
+    return Kind.of(after).setting().between(before, after);
+  }
+
   /**
    * Of a controller with the same legs on its ports.
    *
@@ -22,8 +32,8 @@ public final class EditsBetween {
    */
   public static List<Edit> of(Controller before, Controller after) {
     List<Edit> edits = new ArrayList<>();
-    SetControllers set = SetControllers.between(before, after);
-    if (!Fields.said(set.set()).isEmpty()) {
+    SetsFields<Controller> set = setting(before, after);
+    if (!Fields.said((Record) set.set()).isEmpty()) {
       edits.add(set);
     }
     Stream.concat(before.runs().stream(), after.runs().stream())

@@ -7,8 +7,7 @@ import hamper.display.ControllerSettings;
 import hamper.display.Display;
 import hamper.display.Plan;
 import hamper.resolve.Resolver;
-import hamper.value.RefusedException;
-import hamper.value.Require;
+import hamper.value.RecordShape;
 import java.util.List;
 import java.util.Optional;
 
@@ -20,13 +19,7 @@ import java.util.Optional;
 public record ExchangeController(String controller, String model) implements Edit {
   @Override
   public Display change(Plan plan) {
-    DeviceModel next =
-        plan.catalog()
-            .model(model)
-            .orElseThrow(
-                () ->
-                    new RefusedException(
-                        "model", Require.quoted(model), "no device model has this id"));
+    DeviceModel next = plan.catalog().existingModel("model", model);
     Display held =
         HoldStarts.of(plan, Resolver.resolve(plan), controller, next.dialect().startsPer());
     Controller before =
@@ -41,23 +34,15 @@ public record ExchangeController(String controller, String model) implements Edi
             .withLayout(plan.modelOf(before).dialect())
             .withProtocol(protocol(next, before.protocol()));
     Controller exchanged =
-        new Controller(
-            before.id(),
-            before.tag(),
-            before.name(),
-            model,
-            settings,
-            before.inputs(),
-            before.sending(),
-            before.adapters(),
-            List.of(),
-            before.powered().stream()
-                .filter(one -> one.bank().isEmpty())
-                .filter(one -> one.input() <= next.powerInputs().size())
-                .toList(),
-            before.runs());
+        RecordShape.with(RecordShape.with(before, "model", model), "cables", List.of())
+            .withSettings(settings)
+            .withPowered(
+                before.powered().stream()
+                    .filter(one -> one.bank().isEmpty())
+                    .filter(one -> one.input() <= next.powerInputs().size())
+                    .toList());
     Controller fitted = SetMode.fitted(next, withoutBoxes(next, exchanged));
-    return held.withControllers(Runs.change(held.controllers(), controller, other -> fitted));
+    return Runs.change(held, controller, other -> fitted);
   }
 
   /** Legs keep their box only where the new device has boxes. */

@@ -1,7 +1,6 @@
 package hamper.edit;
 
 import hamper.display.Fixture;
-import hamper.display.Piece;
 import java.util.List;
 
 /** What changes of a fixture. */
@@ -10,9 +9,4 @@ public record FixtureChange(
     Change<Integer> slot,
     Change<Integer> channels,
     Change<List<Fixture.Pair>> pairs)
-    implements PieceChange {
-  @Override
-  public Piece over(Piece value) {
-    return Fields.over(PieceChange.as(Fixture.class, value), this);
-  }
-}
+    implements PieceChange {}

@@ -92,13 +92,11 @@ public record HangPieces(
       }
       byController.computeIfAbsent(one.port().controller(), id -> new ArrayList<>()).add(one);
     }
-    List<Controller> before = plan.display().controllers();
-    return plan.display()
-        .withControllers(
-            (hanging.isEmpty() ? before : Runs.without(before, hanging))
-                .stream()
-                    .map(one -> hung(plan, one, byController.getOrDefault(one.id(), List.of())))
-                    .toList());
+    Display before = Runs.without(plan.display(), hanging);
+    return before.withControllers(
+        before.controllers().stream()
+            .map(one -> hung(plan, one, byController.getOrDefault(one.id(), List.of())))
+            .toList());
   }
 
   private Controller hung(Plan plan, Controller controller, List<OnOutlet> all) {

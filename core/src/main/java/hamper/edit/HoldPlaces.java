@@ -3,10 +3,8 @@ package hamper.edit;
 import hamper.display.Controller;
 import hamper.display.Display;
 import hamper.display.Hold;
-import hamper.display.Piece;
 import hamper.display.Plan;
 import hamper.display.PortRef;
-import hamper.display.Run;
 import hamper.value.Require;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -48,63 +46,30 @@ public record HoldPlaces(
 
   @Override
   public Display change(Plan plan) {
-    Display display = plan.display();
-    Map<String, Piece> held = new HashMap<>();
-    for (SectionPlace at : sections) {
-      plan.piece(at.piece())
-          .ifPresent(
-              piece ->
-                  held.merge(
-                      at.piece(),
-                      HoldStarts.hold(
-                          held.getOrDefault(at.piece(), piece.piece()),
-                          at.section(),
-                          Optional.of(Hold.atChannel(at.channel()))),
-                      (before, now) -> now));
-    }
+    List<HoldStarts.At> held =
+        sections.stream()
+            .filter(at -> plan.piece(at.piece()).isPresent())
+            .map(at -> new HoldStarts.At(at.piece(), at.section(), Hold.atChannel(at.channel())))
+            .toList();
     Map<String, Integer> first = new HashMap<>();
     controllers.forEach(at -> first.put(at.controller(), at.firstUniverse()));
     Map<String, Set<LinePlace>> byController = new HashMap<>();
     lines.forEach(
         at -> byController.computeIfAbsent(at.port().controller(), id -> new HashSet<>()).add(at));
-    return display
-        .withProps(
-            display.props().stream()
-                .map(
-                    prop ->
-                        prop.pieces().stream().anyMatch(at -> held.containsKey(at.id()))
-                            ? HoldStarts.with(prop, held)
-                            : prop)
-                .toList())
-        .withControllers(
-            display.controllers().stream()
-                .map(one -> place(one, first, byController.getOrDefault(one.id(), Set.of())))
-                .toList());
+    return Kind.CONTROLLERS.each(
+        plan,
+        HoldStarts.of(plan, held),
+        one -> place(one, first, byController.getOrDefault(one.id(), Set.of())));
   }
 
   private static Controller place(
       Controller controller, Map<String, Integer> first, Set<LinePlace> lines) {
     Controller placed = controller;
     if (first.containsKey(controller.id())) {
-      placed =
-          placed.withSettings(
-              placed
-                  .settings()
-                  .withBlock(
-                      Optional.of(first.get(controller.id())),
-                      placed.settings().reserveUniverses(),
-                      placed.settings().reserveChannels()));
+      placed = Runs.withFirstUniverse(placed, Optional.of(first.get(controller.id())));
     }
     for (LinePlace line : lines) {
-      Run run = Runs.runAt(placed, line.port());
-      placed =
-          placed.withRun(
-              new Run(
-                  run.kind(),
-                  run.port(),
-                  run.legs(),
-                  Optional.of(line.universe()),
-                  run.brightness()));
+      placed = Runs.withUniverse(placed, line.port(), line.universe());
     }
     return placed;
   }

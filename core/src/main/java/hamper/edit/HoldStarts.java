@@ -1,6 +1,5 @@
 package hamper.edit;
 
-import hamper.address.ChannelSpan;
 import hamper.address.StartsPer;
 import hamper.display.Circuit;
 import hamper.display.Controller;
@@ -9,12 +8,11 @@ import hamper.display.Hold;
 import hamper.display.Piece;
 import hamper.display.PixelString;
 import hamper.display.Plan;
-import hamper.display.Prop;
-import hamper.display.Run;
 import hamper.display.Wall;
 import hamper.resolve.ControllerBlock;
 import hamper.resolve.Placement;
 import hamper.resolve.Resolution;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +20,13 @@ import java.util.Optional;
 
 /** Holds starts: of a piece, or of a whole controller where it is now, with its universes. */
 public final class HoldStarts {
+  /**
+   * A start that is held.
+   *
+   * @param section of its piece, from 0; without meaning for a piece that has none
+   */
+  public record At(String piece, int section, Hold hold) {}
+
   private HoldStarts() {}
 
   /**
@@ -31,44 +36,31 @@ public final class HoldStarts {
   static Display of(Plan plan, Resolution resolution, String controller, StartsPer startsPer) {
     int index = plan.indexOf(plan.existingController(controller).id());
     Controller before = plan.display().controllers().get(index);
-    Map<String, Piece> held = new HashMap<>();
     boolean perPort = startsPer == StartsPer.PORT;
+    List<At> held = new ArrayList<>();
     for (Placement at : resolution.byController().get(index)) {
       boolean acts = !perPort || at.position() == 1;
-      Optional<Hold> hold =
-          at.controllerChannels().filter(span -> acts).map(ChannelSpan::start).map(Hold::atChannel);
-      if (hold.isPresent() && !at.mirror() && at.kind().flows()) {
-        Piece piece = held.getOrDefault(at.piece(), plan.existingPiece(at.piece()).piece());
-        held.put(at.piece(), hold(piece, at.section(), hold));
+      if (acts && !at.mirror() && at.kind().flows()) {
+        at.controllerChannels()
+            .map(span -> new At(at.piece(), at.section(), Hold.atChannel(span.start())))
+            .ifPresent(held::add);
       }
     }
-    Display display = plan.display();
-    List<Prop> props =
-        display.props().stream()
-            .map(
-                prop ->
-                    prop.pieces().stream().anyMatch(at -> held.containsKey(at.id()))
-                        ? with(prop, held)
-                        : prop)
-            .toList();
     Controller after = holdUniverses(before, resolution.blocks().get(index));
-    return display
-        .withProps(props)
-        .withControllers(Runs.change(display.controllers(), controller, other -> after));
+    return Runs.change(of(plan, held), controller, other -> after);
   }
 
-  public static Prop with(Prop prop, Map<String, Piece> held) {
-    return prop.withPieces(
-        prop.pieces().stream().map(piece -> held.getOrDefault(piece.id(), piece)).toList());
+  /** A display with these starts held; what has none that could be held stays as it is. */
+  public static Display of(Plan plan, List<At> all) {
+    Map<String, Piece> held = new HashMap<>();
+    for (At at : all) {
+      Piece piece = held.getOrDefault(at.piece(), plan.existingPiece(at.piece()).piece());
+      held.put(at.piece(), hold(piece, at.section(), Optional.of(at.hold())));
+    }
+    return Pieces.change(plan, List.copyOf(held.keySet()), piece -> held.get(piece.id()));
   }
 
-  /**
-   * The piece with the start of one of its sections held, or let go; as it is where nothing of it
-   * is held.
-   *
-   * @param section from 0; without meaning for what has none
-   */
-  public static Piece hold(Piece piece, int section, Optional<Hold> hold) {
+  private static Piece hold(Piece piece, int section, Optional<Hold> hold) {
     if (piece instanceof PixelString string) {
       return string.withSection(section, string.sections().get(section).withHold(hold));
     } else if (piece instanceof Circuit circuit) {
@@ -90,15 +82,7 @@ public final class HoldStarts {
                     before.protocol().usesUniverses() ? block.flowingUniverses() : 0,
                     before.protocol().usesUniverses() ? 0 : block.flowingChannels()));
     for (var entry : block.dmxUniverses().entrySet()) {
-      Run run = Runs.runAt(changed, entry.getKey());
-      changed =
-          changed.withRun(
-              new Run(
-                  run.kind(),
-                  run.port(),
-                  run.legs(),
-                  Optional.of(entry.getValue()),
-                  run.brightness()));
+      changed = Runs.withUniverse(changed, entry.getKey(), entry.getValue());
     }
     return changed;
   }

@@ -1,11 +1,10 @@
 package hamper.edit;
 
 import hamper.display.Display;
-import hamper.display.Fixture;
 import hamper.display.Piece;
 import hamper.display.Plan;
 import hamper.display.SlotPiece;
-import hamper.display.StripDecoder;
+import hamper.value.RecordShape;
 import hamper.value.RefusedException;
 import hamper.value.Require;
 import java.util.List;
@@ -27,16 +26,8 @@ public record MoveSlots(List<String> pieces, int by) implements Edit {
   }
 
   private Piece moved(Piece piece) {
-    if (piece instanceof Fixture fixture) {
-      return new Fixture(
-          fixture.id(), fixture.name(), fixture.slot() + by, fixture.channels(), fixture.pairs());
-    } else if (piece instanceof StripDecoder decoder) {
-      return new StripDecoder(
-          decoder.id(),
-          decoder.name(),
-          decoder.slot() + by,
-          decoder.pixels(),
-          decoder.ledsPerPixel());
+    if (piece instanceof SlotPiece one) {
+      return (Piece) RecordShape.with((Record) one, "slot", one.slot() + by);
     }
     throw new RefusedException(
         "pieces", Require.quoted(piece.name()), "it has no slot; name fixtures or decoders");

@@ -10,7 +10,6 @@ import hamper.display.Piece;
 import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.Prop;
-import hamper.display.Section;
 import hamper.display.Wall;
 import hamper.display.Whereabouts;
 import hamper.resolve.ControllerBlock;
@@ -83,7 +82,7 @@ public record OrderUniverses(By by, int stride, boolean letGo) implements Edit {
       int first = taken.free(base, stride, next, size);
       next = first + size;
       Optional<Integer> fixed = by == By.LIST ? Optional.empty() : Optional.of(first);
-      controllers.set(index, withFirst(controllers.get(index), fixed));
+      controllers.set(index, Runs.withFirstUniverse(controllers.get(index), fixed));
     }
     Display numberedAnew = display.withControllers(controllers);
     return by == By.LIST
@@ -110,10 +109,6 @@ public record OrderUniverses(By by, int stride, boolean letGo) implements Edit {
     return Whereabouts.zone(plan, plan.display().controllers().get(index))
         .flatMap(plan.zones()::place)
         .orElse(Integer.MAX_VALUE);
-  }
-
-  private static Controller withFirst(Controller controller, Optional<Integer> first) {
-    return controller.withSettings(RecordShape.with(controller.settings(), "firstUniverse", first));
   }
 
   /** Universes that follow its first: those that flow, and DMX lines that hold none. */
@@ -161,19 +156,7 @@ public record OrderUniverses(By by, int stride, boolean letGo) implements Edit {
   private static Prop withoutHolds(Prop prop) {
     return prop.pieces().stream().allMatch(piece -> holds(piece).isEmpty())
         ? prop
-        : prop.withPieces(prop.pieces().stream().map(OrderUniverses::withoutHolds).toList());
-  }
-
-  private static Piece withoutHolds(Piece piece) {
-    if (piece instanceof PixelString string) {
-      PixelString loose = string;
-      List<Section> sections = string.sections();
-      for (int i = 0; i < sections.size(); i++) {
-        loose = loose.withSection(i, sections.get(i).withHold(Optional.empty()));
-      }
-      return loose;
-    }
-    return HoldStarts.hold(piece, 0, Optional.empty());
+        : prop.withPieces(prop.pieces().stream().map(Piece::withoutHolds).toList());
   }
 
   @Override

@@ -159,8 +159,6 @@ public record PatchNearest(List<String> pieces) implements Edit {
 
   @Override
   public String label(Plan plan) {
-    String what =
-        pieces.size() == 1 ? plan.existingPiece(pieces.get(0)).title() : pieces.size() + " pieces";
-    return "Patch %s to the nearest port".formatted(what);
+    return "Patch %s to the nearest port".formatted(Pieces.called(plan, pieces));
   }
 }

@@ -49,10 +49,10 @@ public record PatchPieces(List<String> pieces, PortRef port, Optional<String> be
         before.orElse(""),
         "name a piece that stays");
     List<Leg> legs = pieces.stream().map(id -> legOf(plan, id)).toList();
-    List<Controller> controllers = Runs.without(plan.display().controllers(), moving);
-    return plan.display()
-        .withControllers(
-            Runs.change(controllers, port.controller(), controller -> insert(controller, legs)));
+    return Runs.change(
+        Runs.without(plan.display(), moving),
+        port.controller(),
+        controller -> insert(controller, legs));
   }
 
   private Controller insert(Controller controller, List<Leg> legs) {
@@ -79,8 +79,7 @@ public record PatchPieces(List<String> pieces, PortRef port, Optional<String> be
 
   @Override
   public String label(Plan plan) {
-    String what =
-        pieces.size() == 1 ? plan.existingPiece(pieces.get(0)).title() : pieces.size() + " pieces";
+    String what = Pieces.called(plan, pieces);
     boolean moves = pieces.stream().anyMatch(piece -> plan.leg(piece).isPresent());
     return "%s %s to %s".formatted(moves ? "Move" : "Patch", what, plan.written(port));
   }

@@ -9,41 +9,40 @@ import hamper.display.StripDecoder;
 import hamper.display.Wall;
 import hamper.value.RefusedException;
 import hamper.value.Require;
+import java.util.Map;
 
 /** What changes of a piece of one kind. */
 public sealed interface PieceChange
     permits StringChange, CircuitChange, FixtureChange, DecoderChange, DimmerChange, WallChange {
+  /** The change of each kind of piece. */
+  Map<Class<? extends Piece>, Class<? extends Record>> KINDS =
+      Map.of(
+          PixelString.class, StringChange.class,
+          Circuit.class, CircuitChange.class,
+          Fixture.class, FixtureChange.class,
+          StripDecoder.class, DecoderChange.class,
+          SerialDimmer.class, DimmerChange.class,
+          Wall.class, WallChange.class);
+
   /**
    * The piece afterwards.
    *
    * @throws RefusedException where it is of another kind, or cannot be so
    */
-  Piece over(Piece piece);
+  default Piece over(Piece piece) {
+    Require.that(
+        KINDS.get(piece.getClass()) == getClass(),
+        "set.kind",
+        Require.quoted(piece.name()),
+        "this piece is of another kind; name its own");
+    return (Piece) Fields.over((Record) piece, (Record) this);
+  }
 
   /** What is to be said to make one piece of another of its kind; sections are not said with it. */
   static PieceChange between(Piece before, Piece after) {
-    if (before instanceof PixelString string) {
-      return StringChange.between(string, (PixelString) after);
-    } else if (before instanceof Circuit circuit) {
-      return Fields.between(CircuitChange.class, circuit, (Circuit) after);
-    } else if (before instanceof Fixture fixture) {
-      return Fields.between(FixtureChange.class, fixture, (Fixture) after);
-    } else if (before instanceof StripDecoder decoder) {
-      return Fields.between(DecoderChange.class, decoder, (StripDecoder) after);
-    } else if (before instanceof SerialDimmer dimmer) {
-      return Fields.between(DimmerChange.class, dimmer, (SerialDimmer) after);
-    }
-    return Fields.between(WallChange.class, (Wall) before, (Wall) after);
-  }
-
-  /**
-   * @throws RefusedException where the piece is of another kind
-   */
-  static <P extends Piece> P as(Class<P> kind, Piece piece) {
-    if (kind.isInstance(piece)) {
-      return kind.cast(piece);
-    }
-    throw new RefusedException(
-        "set.kind", Require.quoted(piece.name()), "this piece is of another kind; name its own");
+    return before instanceof PixelString string
+        ? StringChange.between(string, (PixelString) after)
+        : (PieceChange)
+            Fields.between(KINDS.get(before.getClass()), (Record) before, (Record) after);
   }
 }

@@ -46,6 +46,13 @@ final class Pieces {
             .toList());
   }
 
+  /** One is called by its title, several are counted. */
+  static String called(Plan plan, List<String> pieces) {
+    return pieces.size() == 1
+        ? plan.existingPiece(pieces.get(0)).title()
+        : pieces.size() + " pieces";
+  }
+
   /** A section that has to be there. */
   static Section section(PixelString string, int index) {
     Require.inRange("index", index, 0, string.sections().size() - 1);

@@ -20,9 +20,7 @@ public record PowerInput(
   @Override
   public Display change(Plan plan) {
     supply.ifPresent(plan::existingSupply);
-    plan.existingController(controller);
-    return plan.display()
-        .withControllers(Runs.change(plan.display().controllers(), controller, this::changed));
+    return Runs.change(plan.display(), controller, this::changed);
   }
 
   private Controller changed(Controller before) {

@@ -1,24 +1,25 @@
 package hamper.edit;
 
-import hamper.display.Controller;
-import hamper.display.Display;
 import hamper.display.Plan;
-import java.util.List;
 
 /** Removes a controller; what hung on it goes back to the tray. */
-public record RemoveController(String controller) implements Edit {
+public record RemoveController(String controller) implements RemovesOne {
   @Override
-  public Display change(Plan plan) {
-    return Kind.CONTROLLERS.without(plan, List.of(controller), plan.display());
+  public Kind<?> kind() {
+    return Kind.CONTROLLERS;
   }
 
   @Override
   public String label(Plan plan) {
-    Controller gone = plan.existingController(controller);
-    int pieces = gone.runs().stream().mapToInt(run -> run.legs().size()).sum();
-    return pieces == 0
-        ? "Remove " + gone.tag()
-        : "Remove %s, %s back to the tray"
-            .formatted(gone.tag(), pieces == 1 ? "1 piece" : pieces + " pieces");
+    int pieces =
+        plan.existingController(controller).runs().stream()
+            .mapToInt(run -> run.legs().size())
+            .sum();
+    String removed = RemovesOne.super.label(plan);
+    return switch (pieces) {
+      case 0 -> removed;
+      case 1 -> removed + ", 1 piece back to the tray";
+      default -> removed + ", %d pieces back to the tray".formatted(pieces);
+    };
   }
 }

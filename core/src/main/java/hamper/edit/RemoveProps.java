@@ -25,9 +25,7 @@ public record RemoveProps(List<String> props) implements Edit {
             .flatMap(prop -> prop.pieces().stream())
             .map(Piece::id)
             .collect(Collectors.toSet());
-    Display unpatched =
-        plan.display().withControllers(Runs.without(plan.display().controllers(), pieces));
-    return Kind.PROPS.without(plan, props, unpatched);
+    return Kind.PROPS.without(plan, props, Runs.without(plan.display(), pieces));
   }
 
   @Override

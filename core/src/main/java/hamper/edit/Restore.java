@@ -14,12 +14,12 @@ import hamper.display.SitePower;
 import hamper.display.Subnet;
 import hamper.display.Workshop;
 import hamper.display.Zone;
+import hamper.value.Identified;
 import hamper.value.Require;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 
 /**
  * Brings parts of a display to a state they had: the inverse of every edit, and its repetition. It
@@ -59,26 +59,21 @@ public record Restore(
 
   /** What leads from one display to another, whatever they are. */
   public static Restore between(String label, Display from, Display to) {
-    return back(label, from, to);
-  }
-
-  /** What leads from one display to another. */
-  static Restore back(String label, Display from, Display to) {
     return new Restore(
         label,
-        from.name().equals(to.name()) ? Optional.empty() : Optional.of(to.name()),
-        from.settings().equals(to.settings()) ? Optional.empty() : Optional.of(to.settings()),
-        parts(from.models(), to.models(), DeviceModel::id),
-        parts(from.pixelTypes(), to.pixelTypes(), PixelType::id),
-        parts(from.subnets(), to.subnets(), Subnet::id),
-        parts(from.zones(), to.zones(), Zone::id),
-        parts(from.props(), to.props(), Prop::id),
-        parts(from.controllers(), to.controllers(), Controller::id),
-        from.power().equals(to.power()) ? Optional.empty() : Optional.of(to.power()),
-        parts(from.enclosures(), to.enclosures(), Enclosure::id),
-        parts(from.links(), to.links(), Link::id),
-        from.accepted().equals(to.accepted()) ? Optional.empty() : Optional.of(to.accepted()),
-        from.workshop().equals(to.workshop()) ? Optional.empty() : Optional.of(to.workshop()));
+        whole(from.name(), to.name()),
+        whole(from.settings(), to.settings()),
+        parts(from.models(), to.models()),
+        parts(from.pixelTypes(), to.pixelTypes()),
+        parts(from.subnets(), to.subnets()),
+        parts(from.zones(), to.zones()),
+        parts(from.props(), to.props()),
+        parts(from.controllers(), to.controllers()),
+        whole(from.power(), to.power()),
+        parts(from.enclosures(), to.enclosures()),
+        parts(from.links(), to.links()),
+        whole(from.accepted(), to.accepted()),
+        whole(from.workshop(), to.workshop()));
   }
 
   @Override
@@ -87,15 +82,15 @@ public record Restore(
     return new Display(
         name.orElse(now.name()),
         settings.orElse(now.settings()),
-        apply(models, now.models(), DeviceModel::id),
-        apply(pixelTypes, now.pixelTypes(), PixelType::id),
-        apply(subnets, now.subnets(), Subnet::id),
-        apply(zones, now.zones(), Zone::id),
-        apply(props, now.props(), Prop::id),
-        apply(controllers, now.controllers(), Controller::id),
+        apply(models, now.models()),
+        apply(pixelTypes, now.pixelTypes()),
+        apply(subnets, now.subnets()),
+        apply(zones, now.zones()),
+        apply(props, now.props()),
+        apply(controllers, now.controllers()),
         power.orElse(now.power()),
-        apply(enclosures, now.enclosures(), Enclosure::id),
-        apply(links, now.links(), Link::id),
+        apply(enclosures, now.enclosures()),
+        apply(links, now.links()),
         accepted.orElse(now.accepted()),
         workshop.map(was -> was.restoredOver(now.workshop())).orElse(now.workshop()));
   }
@@ -105,21 +100,25 @@ public record Restore(
     return label;
   }
 
-  private static <T> Optional<Parts<T>> parts(List<T> from, List<T> to, Function<T, String> id) {
+  private static <T> Optional<T> whole(T from, T to) {
+    return from.equals(to) ? Optional.empty() : Optional.of(to);
+  }
+
+  private static <T extends Identified> Optional<Parts<T>> parts(List<T> from, List<T> to) {
     if (from.equals(to)) {
       return Optional.empty();
     }
-    Map<String, T> before = byId(from, id);
-    List<T> changed = to.stream().filter(part -> !part.equals(before.get(id.apply(part)))).toList();
-    return Optional.of(new Parts<>(to.stream().map(id).toList(), changed));
+    Map<String, T> before = byId(from);
+    List<T> changed = to.stream().filter(part -> !part.equals(before.get(part.id()))).toList();
+    return Optional.of(new Parts<>(to.stream().map(Identified::id).toList(), changed));
   }
 
-  private static <T> List<T> apply(Optional<Parts<T>> parts, List<T> now, Function<T, String> id) {
+  private static <T extends Identified> List<T> apply(Optional<Parts<T>> parts, List<T> now) {
     if (parts.isEmpty()) {
       return now;
     }
-    Map<String, T> known = byId(now, id);
-    known.putAll(byId(parts.get().changed(), id));
+    Map<String, T> known = byId(now);
+    known.putAll(byId(parts.get().changed()));
     return parts.get().order().stream().map(wanted -> existing(known, wanted)).toList();
   }
 
@@ -132,9 +131,9 @@ public record Restore(
     return known.get(id);
   }
 
-  private static <T> Map<String, T> byId(List<T> parts, Function<T, String> id) {
+  private static <T extends Identified> Map<String, T> byId(List<T> parts) {
     Map<String, T> byId = new HashMap<>();
-    parts.forEach(part -> byId.put(id.apply(part), part));
+    parts.forEach(part -> byId.put(part.id(), part));
     return byId;
   }
 }

@@ -7,8 +7,10 @@ import hamper.display.Plan;
 import hamper.display.PortRef;
 import hamper.display.Run;
 import hamper.value.Listed;
+import hamper.value.RecordShape;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 
@@ -16,9 +18,10 @@ import java.util.function.UnaryOperator;
 final class Runs {
   private Runs() {}
 
-  /** The controllers with these pieces taken off whatever they hang on. */
-  static List<Controller> without(List<Controller> controllers, Set<String> pieces) {
-    return controllers.stream().map(controller -> without(controller, pieces)).toList();
+  /** The display with these pieces taken off whatever they hang on. */
+  static Display without(Display display, Set<String> pieces) {
+    return display.withControllers(
+        display.controllers().stream().map(controller -> without(controller, pieces)).toList());
   }
 
   private static Controller without(Controller controller, Set<String> pieces) {
@@ -39,10 +42,24 @@ final class Runs {
         .orElseGet(() -> Run.of(port.kind(), port.port(), List.of()));
   }
 
-  /** Controllers of which one that is there is changed. */
-  static List<Controller> change(
-      List<Controller> controllers, String id, UnaryOperator<Controller> change) {
-    return new Listed<>("controller", controllers).changing(List.of(id), change);
+  static Controller withFirstUniverse(Controller controller, Optional<Integer> first) {
+    return controller.withSettings(RecordShape.with(controller.settings(), "firstUniverse", first));
+  }
+
+  /** The controller with the universe of a DMX line held. */
+  static Controller withUniverse(Controller controller, PortRef port, int universe) {
+    return controller.withRun(
+        RecordShape.with(runAt(controller, port), "universe", Optional.of(universe)));
+  }
+
+  /**
+   * A display of which one controller is changed where it is.
+   *
+   * @throws hamper.value.RefusedException where it is not there
+   */
+  static Display change(Display display, String controller, UnaryOperator<Controller> change) {
+    return display.withControllers(
+        new Listed<>("controller", display.controllers()).changing(List.of(controller), change));
   }
 
   /** The display with the legs of pieces that hang somewhere changed where they are. */

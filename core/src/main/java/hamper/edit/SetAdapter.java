@@ -20,10 +20,7 @@ public record SetAdapter(String controller, int index, AdapterChange set) implem
     Require.inRange("index", index, 0, before.adapters().size() - 1);
     List<Adapter> adapters = new ArrayList<>(before.adapters());
     adapters.set(index, set.over(adapters.get(index)));
-    return plan.display()
-        .withControllers(
-            Runs.change(
-                plan.display().controllers(), controller, one -> one.withAdapters(adapters)));
+    return Runs.change(plan.display(), controller, one -> one.withAdapters(adapters));
   }
 
   @Override

@@ -22,8 +22,7 @@ public record SetMode(String controller, Optional<String> mode) implements Edit 
     Controller before = plan.existingController(controller);
     ControllerSettings settings = before.settings().withMode(mode);
     Controller after = fitted(plan.modelOf(before), before.withSettings(settings));
-    return plan.display()
-        .withControllers(Runs.change(plan.display().controllers(), controller, other -> after));
+    return Runs.change(plan.display(), controller, other -> after);
   }
 
   /** The controller without runs on ports that the model does not have in its mode. */

@@ -16,9 +16,7 @@ public record SetPort(PortRef port, RunChange set) implements Edit {
         "port",
         plan.written(port),
         "the controller's model has no such port in its present mode");
-    return plan.display()
-        .withControllers(
-            Runs.change(plan.display().controllers(), port.controller(), this::changed));
+    return Runs.change(plan.display(), port.controller(), this::changed);
   }
 
   private Controller changed(Controller controller) {

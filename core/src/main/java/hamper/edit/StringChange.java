@@ -19,10 +19,9 @@ public record StringChange(
     implements PieceChange {
   @Override
   public Piece over(Piece value) {
-    PixelString string = PieceChange.as(PixelString.class, value);
-    PixelString changed = Fields.over(string, this);
+    PixelString changed = (PixelString) PieceChange.super.over(value);
     return wires
-        .map(change -> changed.withWiring(Optional.of(change.over(string.wires()))))
+        .map(change -> changed.withWiring(Optional.of(change.over(changed.wires()))))
         .orElse(changed);
   }
 

@@ -16,15 +16,11 @@ public record UnpatchPieces(List<String> pieces) implements Edit {
   @Override
   public Display change(Plan plan) {
     pieces.forEach(plan::existingPiece);
-    return plan.display()
-        .withControllers(Runs.without(plan.display().controllers(), Set.copyOf(pieces)));
+    return Runs.without(plan.display(), Set.copyOf(pieces));
   }
 
   @Override
   public String label(Plan plan) {
-    return "Unpatch "
-        + (pieces.size() == 1
-            ? plan.existingPiece(pieces.get(0)).title()
-            : pieces.size() + " pieces");
+    return "Unpatch " + Pieces.called(plan, pieces);
   }
 }

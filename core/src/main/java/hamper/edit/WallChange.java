@@ -1,8 +1,6 @@
 package hamper.edit;
 
 import hamper.display.Hold;
-import hamper.display.Piece;
-import hamper.display.Wall;
 import java.util.Optional;
 
 /** What changes of a wall. How its size is told is changed by {@link RemakeWall}. */
@@ -14,9 +12,4 @@ public record WallChange(
     Optional<SizeChange> size,
     Change<Double> pitchMillimetres,
     Change<Hold> hold)
-    implements PieceChange {
-  @Override
-  public Piece over(Piece value) {
-    return Fields.over(PieceChange.as(Wall.class, value), this);
-  }
-}
+    implements PieceChange {}

@@ -4,7 +4,7 @@ import hamper.address.ColourOrder;
 import hamper.display.Controller;
 import hamper.display.PixelString;
 import hamper.display.Section;
-import hamper.edit.SetControllers;
+import hamper.edit.EditsBetween;
 import hamper.edit.SetSections;
 import hamper.pattern.Colour;
 import hamper.pattern.Pattern;
@@ -292,7 +292,7 @@ final class StringInquiry {
                     .formatted(controller.tag(), told, planned),
                 "Set %d at the device and give it again; or plan %d, here and at whoever sends."
                     .formatted(planned, told))
-            .with(SetControllers.between(controller, after))
+            .with(EditsBetween.fields(controller, after))
             .given());
   }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hamper.address.Protocol;
 import hamper.display.ControllerSettings;
+import hamper.display.Piece;
 import hamper.display.Section;
 import hamper.value.RefusedException;
 import java.lang.reflect.ParameterizedType;
@@ -53,18 +54,15 @@ class ChangesTest {
             ZoneChange.class));
   }
 
-  /** What a change changes: a piece's kind is in the name of its change. */
+  /** What a change changes. */
   private static Class<?> valueOf(Class<?> change) {
-    Map<Class<?>, Class<?>> pieces =
-        Map.of(
-            StringChange.class, hamper.display.PixelString.class,
-            CircuitChange.class, hamper.display.Circuit.class,
-            FixtureChange.class, hamper.display.Fixture.class,
-            DecoderChange.class, hamper.display.StripDecoder.class,
-            DimmerChange.class, hamper.display.SerialDimmer.class,
-            WallChange.class, hamper.display.Wall.class);
-    if (pieces.containsKey(change)) {
-      return pieces.get(change);
+    Optional<Class<? extends Piece>> piece =
+        PieceChange.KINDS.entrySet().stream()
+            .filter(kind -> kind.getValue() == change)
+            .<Class<? extends Piece>>map(Map.Entry::getKey)
+            .findFirst();
+    if (piece.isPresent()) {
+      return piece.get();
     }
     return Arrays.stream(change.getGenericInterfaces())
         .map(ParameterizedType.class::cast)

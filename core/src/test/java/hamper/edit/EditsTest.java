@@ -171,10 +171,10 @@ class EditsTest {
                 plan.existingPiece("b").piece(),
                 new hamper.display.PixelString("b", "new", "rgb", List.of(Section.of(3)))),
             new PutProps(List.of(Samples.string("e", 5), Samples.string("f", 5))),
-            SetProps.between(Samples.string("b", 9), renamed(Samples.string("b", 9))),
+            EditsBetween.fields(Samples.string("b", 9), renamed(Samples.string("b", 9))),
             new AddControllers("small", List.of("n")),
             new SetPort(FIRST, new RunChange(Change.stays(), Change.to(40))),
-            SetControllers.between(
+            EditsBetween.fields(
                 plan.existingController("k"),
                 plan.existingController("k")
                     .withSettings(
@@ -263,7 +263,7 @@ class EditsTest {
         new PutZone(new Zone("z", "Quay", Optional.empty(), Optional.empty())).applyTo(plan).plan();
     var prop = zoned.display().props().get(0);
     Plan inZone =
-        SetProps.between(
+        EditsBetween.fields(
                 prop,
                 new hamper.display.Prop(
                     prop.id(), prop.name(), Optional.of("z"), Optional.empty(), prop.pieces()))

@@ -87,9 +87,9 @@ class NewThingsTest {
             List.of(
                 new Adapter("show", new IpAddress("198.51.100.2")),
                 new Adapter("office", new IpAddress("192.0.2.7"))));
-    Plan plan = SetControllers.between(host, two).applyTo(added).plan();
+    Plan plan = EditsBetween.fields(host, two).applyTo(added).plan();
     Controller moved = two.withSettings(two.settings().withAddress(address("198.51.100.77")));
-    Plan after = SetControllers.between(two, moved).applyTo(plan).plan();
+    Plan after = EditsBetween.fields(two, moved).applyTo(plan).plan();
     assertThat(after.existingController("h").adapters())
         .extracting(adapter -> adapter.address().text())
         .containsExactly("198.51.100.77", "192.0.2.7");

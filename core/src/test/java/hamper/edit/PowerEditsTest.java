@@ -81,14 +81,14 @@ class PowerEditsTest {
             new SetFeed("a", 0, Fields.between(FeedChange.class, feed("s", 5), feed("s", 9))),
             Say.cut("b", Conductor.NEGATIVE, Conductor.POSITIVE),
             new PutSupply(supply("t", Optional.of("m"))),
-            SetSupplies.between(supply("s", Optional.of("m")), supply("s", Optional.empty())),
-            SetMainsCircuits.between(SHED, new MainsCircuit("m", "Shed", 120, 20, 5)),
+            EditsBetween.fields(supply("s", Optional.of("m")), supply("s", Optional.empty())),
+            EditsBetween.fields(SHED, new MainsCircuit("m", "Shed", 120, 20, 5)),
             new RemoveSupply("s"),
             new PutEnclosure(BOX),
-            SetEnclosures.between(HALL, HALL.withMains(Optional.empty())),
+            EditsBetween.fields(HALL, HALL.withMains(Optional.empty())),
             new RemoveEnclosure("hall"),
             new PutLink(LINK),
-            SetLinks.between(OLD_LINK, RecordShape.with(OLD_LINK, "kind", Link.Kind.FIBRE)),
+            EditsBetween.fields(OLD_LINK, RecordShape.with(OLD_LINK, "kind", Link.Kind.FIBRE)),
             new RemoveLink("old"),
             new PutMainsCircuit(new MainsCircuit("n", "Porch", 120, 15, 0)),
             new RemoveMainsCircuit("m"),
@@ -110,7 +110,7 @@ class PowerEditsTest {
   @Test
   void whatIsInAnEnclosureStandsAndHangsWhereItDoes() {
     Plan housed =
-        SetSupplies.between(
+        EditsBetween.fields(
                 supply("s", Optional.of("m")),
                 new Supply("s", "s", Optional.empty(), 12, 30, Optional.empty(), Optional.empty())
                     .withEnclosure(Optional.of("hall")))
@@ -179,7 +179,7 @@ class PowerEditsTest {
         .hasMessageContaining("mains");
     var inputs = plan.display().controllers().get(0).withPowered(List.of(new PoweredInput(1, "s")));
     assertThatThrownBy(
-            () -> SetControllers.between(plan.display().controllers().get(0), inputs).applyTo(plan))
+            () -> EditsBetween.fields(plan.display().controllers().get(0), inputs).applyTo(plan))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("0 power inputs");
     assertThatThrownBy(

@@ -27,7 +27,7 @@ class ToldTest {
 
   private static String settings(UnaryOperator<ControllerSettings> change) {
     Controller before = PLAN.existingController("k");
-    return SetControllers.between(before, before.withSettings(change.apply(before.settings())))
+    return EditsBetween.fields(before, before.withSettings(change.apply(before.settings())))
         .label(PLAN);
   }
 

@@ -78,7 +78,7 @@ public final class Json {
                 change.setInclude(
                     JsonInclude.Value.construct(
                         JsonInclude.Include.NON_EMPTY, JsonInclude.Include.ALWAYS)));
-    for (Class<?> edit : Edit.class.getPermittedSubclasses()) {
+    for (Class<?> edit : Edit.kinds()) {
       builder.registerSubtypes(new NamedType(edit, edit.getSimpleName()));
     }
     return builder;

@@ -7,7 +7,6 @@ import hamper.catalog.PortKind;
 import hamper.display.Controller;
 import hamper.display.Display;
 import hamper.display.Hold;
-import hamper.display.Piece;
 import hamper.display.Plan;
 import hamper.edit.HoldStarts;
 import hamper.files.PlanSheet.CellChange;
@@ -199,18 +198,10 @@ final class SheetStarts {
   }
 
   private static Display held(Plan plan, Map<String, Hold> holds) {
-    Map<String, Piece> held = new HashMap<>();
-    holds.forEach(
-        (id, hold) ->
-            held.put(id, HoldStarts.hold(plan.existingPiece(id).piece(), 0, Optional.of(hold))));
-    return plan.display()
-        .withProps(
-            plan.display().props().stream()
-                .map(
-                    prop ->
-                        prop.pieces().stream().anyMatch(piece -> held.containsKey(piece.id()))
-                            ? HoldStarts.with(prop, held)
-                            : prop)
-                .toList());
+    return HoldStarts.of(
+        plan,
+        holds.entrySet().stream()
+            .map(held -> new HoldStarts.At(held.getKey(), 0, held.getValue()))
+            .toList());
   }
 }

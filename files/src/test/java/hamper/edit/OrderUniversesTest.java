@@ -127,7 +127,7 @@ class OrderUniversesTest {
     Controller fixed =
         bridge.withSettings(
             RecordShape.with(bridge.settings(), "firstUniverse", Optional.of(first)));
-    plan = SetControllers.between(bridge, fixed).applyTo(plan).plan();
+    plan = EditsBetween.fields(bridge, fixed).applyTo(plan).plan();
     String piece = fixed.runs().get(0).legs().get(0).piece();
     Section section = ((PixelString) plan.existingPiece(piece).piece()).sections().get(0);
     Section held = section.withHold(Optional.of(new Hold(Optional.of(first + 2), 7)));

@@ -24,7 +24,7 @@ import hamper.display.Subnet;
 import hamper.display.Supply;
 import hamper.display.Wall;
 import hamper.edit.Edit;
-import hamper.edit.SetSubnets;
+import hamper.edit.EditsBetween;
 import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
 import hamper.files.ConfigurationFiles;
@@ -327,7 +327,7 @@ class MendedRulesTest {
     yard.controller("w", "quillby-wren").string("a", "w", 1, 20);
     assertThat(codes(yard)).doesNotContain("traffic", "multicast-floods");
     yard.edit(
-        SetSubnets.between(
+        EditsBetween.fields(
             show, RecordShape.with(show, "multicast", Optional.of(Subnet.Multicast.FLOODS))));
     assertThat(codes(yard)).contains("traffic", "multicast-floods");
   }

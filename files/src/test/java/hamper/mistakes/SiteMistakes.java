@@ -15,12 +15,12 @@ import hamper.display.Subnet;
 import hamper.display.Supply;
 import hamper.display.Wiring;
 import hamper.edit.AddToCatalogue;
+import hamper.edit.EditsBetween;
 import hamper.edit.PutEnclosure;
 import hamper.edit.PutLink;
 import hamper.edit.PutMainsCircuit;
 import hamper.edit.PutSupply;
 import hamper.edit.SetLegs;
-import hamper.edit.SetSubnets;
 import hamper.samples.Yard;
 import hamper.value.RecordShape;
 import java.util.List;
@@ -228,7 +228,7 @@ final class SiteMistakes {
 
   private static void multicast(Yard yard, Optional<Subnet.Multicast> how) {
     Subnet show = yard.plan().subnets().existing("show");
-    yard.edit(SetSubnets.between(show, RecordShape.with(show, "multicast", how)))
+    yard.edit(EditsBetween.fields(show, RecordShape.with(show, "multicast", how)))
         .controller("t1", TWELVE)
         .string("ta", "t1", 1, 50)
         .settings("t1", s -> s.withTransport(Transport.MULTICAST));

@@ -45,14 +45,12 @@ import hamper.edit.RemoveController;
 import hamper.edit.RemoveProps;
 import hamper.edit.RunChange;
 import hamper.edit.SetAdapter;
-import hamper.edit.SetControllers;
 import hamper.edit.SetDisplay;
 import hamper.edit.SetFeed;
 import hamper.edit.SetLegs;
 import hamper.edit.SetMode;
 import hamper.edit.SetPieces;
 import hamper.edit.SetPort;
-import hamper.edit.SetProps;
 import hamper.edit.SetSections;
 import hamper.edit.SplitSection;
 import hamper.edit.Together;
@@ -358,7 +356,7 @@ public final class RandomEdits {
 
   private Edit dimmer(Plan plan) {
     Controller controller = anyController(plan);
-    return SetControllers.between(
+    return EditsBetween.fields(
         controller,
         controller.withSettings(
             controller.settings().withBrightness(Optional.of(random.nextInt(101)))));
@@ -367,7 +365,7 @@ public final class RandomEdits {
   private Edit firstUniverse(Plan plan) {
     Controller controller = anyController(plan);
     Optional<Integer> first = Optional.of(1 + random.nextInt(60)).filter(u -> random.nextBoolean());
-    return SetControllers.between(
+    return EditsBetween.fields(
         controller,
         controller.withSettings(controller.settings().withBlock(first, random.nextInt(6), 0)));
   }
@@ -447,7 +445,7 @@ public final class RandomEdits {
 
   private Edit prop(Plan plan) {
     Prop like = prop(plan.display().props());
-    return SetProps.between(
+    return EditsBetween.fields(
         like,
         new Prop(
             like.id(),

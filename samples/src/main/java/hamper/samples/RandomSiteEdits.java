@@ -10,6 +10,7 @@ import hamper.display.Subnet;
 import hamper.display.Supply;
 import hamper.display.Zone;
 import hamper.edit.Edit;
+import hamper.edit.EditsBetween;
 import hamper.edit.PutEnclosure;
 import hamper.edit.PutLink;
 import hamper.edit.PutMainsCircuit;
@@ -22,13 +23,6 @@ import hamper.edit.RemoveMainsCircuit;
 import hamper.edit.RemoveSubnet;
 import hamper.edit.RemoveSupply;
 import hamper.edit.RemoveZone;
-import hamper.edit.SetControllers;
-import hamper.edit.SetEnclosures;
-import hamper.edit.SetLinks;
-import hamper.edit.SetMainsCircuits;
-import hamper.edit.SetSubnets;
-import hamper.edit.SetSupplies;
-import hamper.edit.SetZones;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -67,7 +61,7 @@ final class RandomSiteEdits {
             like.name(),
             Optional.of((double) choice.random().nextInt(300)),
             Optional.of((double) choice.random().nextInt(300)));
-    return changes ? SetZones.between(like, zone) : new PutZone(zone);
+    return changes ? EditsBetween.fields(like, zone) : new PutZone(zone);
   }
 
   private Edit removeZone(Plan plan) {
@@ -89,7 +83,7 @@ final class RandomSiteEdits {
             choice.maybe(() -> choice.one(plan.enclosures().all()).id()),
             choice.maybe(() -> choice.random().nextInt(5) / 2.0),
             choice.maybe(() -> 20.0 + choice.random().nextInt(60)));
-    return changes ? SetSupplies.between(like, supply) : new PutSupply(supply);
+    return changes ? EditsBetween.fields(like, supply) : new PutSupply(supply);
   }
 
   private Edit removeSupply(Plan plan) {
@@ -108,7 +102,7 @@ final class RandomSiteEdits {
             choice.random().nextInt(500),
             choice.maybe(() -> choice.one(List.of(Breaker.values()))),
             choice.maybe(() -> 30.0));
-    return changes ? SetMainsCircuits.between(like, mains) : new PutMainsCircuit(mains);
+    return changes ? EditsBetween.fields(like, mains) : new PutMainsCircuit(mains);
   }
 
   private Edit removeMains(Plan plan) {
@@ -127,7 +121,7 @@ final class RandomSiteEdits {
             Optional.empty(),
             Optional.empty(),
             choice.maybe(() -> choice.one(List.of(Subnet.Multicast.values()))));
-    return changes ? SetSubnets.between(like, subnet) : new PutSubnet(subnet);
+    return changes ? EditsBetween.fields(like, subnet) : new PutSubnet(subnet);
   }
 
   private Edit removeSubnet(Plan plan) {
@@ -144,14 +138,14 @@ final class RandomSiteEdits {
             choice.maybe(() -> choice.one(plan.mains().all()).id()),
             choice.random().nextBoolean() ? List.of(8, 5) : List.of());
     return changes
-        ? SetEnclosures.between(plan.enclosures().existing(enclosure.id()), enclosure)
+        ? EditsBetween.fields(plan.enclosures().existing(enclosure.id()), enclosure)
         : new PutEnclosure(enclosure);
   }
 
   private Edit housed(Plan plan) {
     Controller controller = choice.one(plan.controllers().all());
     Optional<String> in = choice.maybe(() -> choice.one(plan.enclosures().all()).id());
-    return SetControllers.between(
+    return EditsBetween.fields(
         controller, controller.withSettings(controller.settings().withEnclosure(in)));
   }
 
@@ -169,7 +163,9 @@ final class RandomSiteEdits {
             choice.one(plan.enclosures().all()).id(),
             choice.one(List.of(Link.Kind.values())),
             choice.maybe(() -> 1.0 + choice.random().nextInt(120)));
-    return changes ? SetLinks.between(plan.links().existing(link.id()), link) : new PutLink(link);
+    return changes
+        ? EditsBetween.fields(plan.links().existing(link.id()), link)
+        : new PutLink(link);
   }
 
   private Edit removeLink(Plan plan) {

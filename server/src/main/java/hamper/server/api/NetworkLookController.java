@@ -109,18 +109,7 @@ class NetworkLookController {
     }
     List<DeviceModel> models =
         request.models().stream()
-            .map(
-                model ->
-                    facts
-                        .plan()
-                        .catalog()
-                        .model(model)
-                        .orElseThrow(
-                            () ->
-                                new RefusedException(
-                                    "models",
-                                    Require.quoted(model),
-                                    "no device model has this id")))
+            .map(model -> facts.plan().catalog().existingModel("models", model))
             .toList();
     standIns.strangers(id, models);
     return ResponseEntity.noContent().build();
