@@ -2,7 +2,6 @@ package hamper.advise;
 
 import hamper.address.IpAddress;
 import hamper.check.Finding;
-import hamper.display.Adapter;
 import hamper.display.Controller;
 import hamper.display.Subnet;
 import hamper.edit.Edit;
@@ -36,13 +35,7 @@ final class AddressAdviser implements Adviser {
   /** Subnets that its source has an address in come first. */
   private static List<AddressLine> lines(Facts facts, Controller device) {
     Optional<Controller> source = device.settings().source().flatMap(facts.plan()::controller);
-    List<IpAddress> reach =
-        source.stream()
-            .flatMap(
-                host ->
-                    Stream.concat(
-                        host.address().stream(), host.adapters().stream().map(Adapter::address)))
-            .toList();
+    List<IpAddress> reach = source.map(Controller::addresses).orElse(List.of());
     List<AddressLine> lines = new ArrayList<>(AddressLine.of(facts.plan().display()));
     lines.sort(
         (a, b) ->

@@ -7,23 +7,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** A fixed address that DHCP may give to somebody else. */
-final class AddressInDhcpCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "address-in-dhcp",
-          Area.NETWORK,
-          Severity.RISK,
-          "Fixed address in the DHCP range",
-          "Addresses with the DHCP range of their subnet",
-          "One day another device gets the same address, and both stutter.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class AddressInDhcpCheck extends Check {
+  AddressInDhcpCheck() {
+    super(
+        "address-in-dhcp",
+        Area.NETWORK,
+        Severity.RISK,
+        "Fixed address in the DHCP range",
+        "Addresses with the DHCP range of their subnet",
+        "One day another device gets the same address, and both stutter.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (Controller controller : facts.plan().display().controllers()) {
       for (Subnet subnet : facts.plan().display().subnets()) {
         controller

@@ -6,23 +6,32 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** One kind of mistake: its page of truth, and how to find it. */
-public interface Check {
-  Page page();
+public abstract class Check {
+  private final Page page;
 
-  void run(Facts facts, Consumer<Finding> out);
+  /** The fields of its {@link Page}. */
+  Check(String code, Area area, Severity severity, String title, String compares, String yard) {
+    page = new Page(code, area, severity, title, compares, yard);
+  }
+
+  public Page page() {
+    return page;
+  }
+
+  abstract void run(Facts facts, Consumer<Finding> out);
 
   /** Also by what is known beside the plan; most checks ask for nothing of it. */
-  default void run(Facts facts, Season season, Consumer<Finding> out) {
+  void run(Facts facts, Season season, Consumer<Finding> out) {
     run(facts, out);
   }
 
   /** A finding of this check, as bad as the page says. */
-  default Finding finding(String message, Measure found, Measure allowed, List<Subject> subjects) {
-    return finding(page().severity(), message, found, allowed, subjects);
+  Finding finding(String message, Measure found, Measure allowed, List<Subject> subjects) {
+    return finding(page.severity(), message, found, allowed, subjects);
   }
 
-  default Finding finding(
+  Finding finding(
       Severity severity, String message, Measure found, Measure allowed, List<Subject> subjects) {
-    return Finding.of(page(), severity, message, found, allowed, subjects);
+    return Finding.of(page, severity, message, found, allowed, subjects);
   }
 }

@@ -18,7 +18,7 @@ public final class Checks {
           new PortLimitCheck(),
           new InputsShortCheck(),
           new UniverseSizeCheck(),
-          HandoverCheck.REFUSED,
+          new DeviceRefusedCheck(),
           new InputsBeyondModelCheck(),
           new UntoldCheck(),
           new LayoutCheck(),
@@ -52,11 +52,11 @@ public final class Checks {
           new DataReachCheck(),
           new GroundShiftCheck(),
           new SupplyUnknownCheck(),
-          HandoverCheck.LEFT_OUTPUTS,
-          HandoverCheck.FIRMWARE,
-          HandoverCheck.NEVER,
-          HandoverCheck.STALE,
-          HandoverCheck.STARTS,
+          new OutputsLeftCheck(),
+          new OldRevisionCheck(),
+          new NeverGivenCheck(),
+          new StaleCheck(),
+          new StartsMovedCheck(),
           new NoAddressCheck(),
           new NoSourceCheck(),
           new NotPatchedCheck(),
@@ -64,9 +64,9 @@ public final class Checks {
           new TrafficCheck(),
           new LinkLengthCheck(),
           new LinkLoopCheck(),
-          MulticastCheck.ALL.get(0),
-          MulticastCheck.ALL.get(1),
-          MulticastCheck.ALL.get(2),
+          MulticastCheck.unasked(),
+          MulticastCheck.floods(),
+          MulticastCheck.unknown(),
           new WifiMulticastCheck(),
           new DmxRateCheck(),
           new SynchronizationCheck(),
@@ -83,7 +83,7 @@ public final class Checks {
           new SharedUniverseCheck(),
           new ColourOrdersCheck(),
           new WallNotSquareCheck(),
-          HandoverCheck.MILESTONE);
+          new MovedSinceMilestoneCheck());
 
   private Checks() {}
 

@@ -12,23 +12,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** Colours whose order nobody told where device and pixels differ. */
-final class ColourDefaultCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "colour-order-default",
-          Area.COLOURS,
-          Severity.HINT,
-          "Nobody said the order of colours",
-          "Per controller: the colour order of each section that names none, which is its pixel type’s, with that which the model sends by default, where it can be told",
-          "Red and green are exchanged if the device is left as it comes.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class ColourDefaultCheck extends Check {
+  ColourDefaultCheck() {
+    super(
+        "colour-order-default",
+        Area.COLOURS,
+        Severity.HINT,
+        "Nobody said the order of colours",
+        "Per controller: the colour order of each section that names none, which is its pixel type’s, with that which the model sends by default, where it can be told",
+        "Red and green are exchanged if the device is left as it comes.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (Controller controller : facts.plan().controllers().all()) {
       DeviceModel model = facts.plan().modelOf(controller);
       if (model.colourOrder().isEmpty() || model.told(SectionOption.COLOUR_ORDER) == Told.NOT) {

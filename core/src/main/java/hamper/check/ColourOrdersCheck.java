@@ -14,23 +14,19 @@ import java.util.Set;
 import java.util.function.Consumer;
 
 /** Sections of one string that disagree on their colour order. */
-final class ColourOrdersCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "colour-orders",
-          Area.COLOURS,
-          Severity.HINT,
-          "Colour orders of one string differ",
-          "Colour orders of the sections of each string with that of its first",
-          "If it is a slip, part of the string shows red where green is meant.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class ColourOrdersCheck extends Check {
+  ColourOrdersCheck() {
+    super(
+        "colour-orders",
+        Area.COLOURS,
+        Severity.HINT,
+        "Colour orders of one string differ",
+        "Colour orders of the sections of each string with that of its first",
+        "If it is a slip, part of the string shows red where green is meant.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     List<Finding> found = new ArrayList<>();
     for (Prop prop : facts.plan().display().props()) {
       for (Piece piece : prop.pieces()) {
@@ -70,11 +66,6 @@ final class ColourOrdersCheck implements Check {
         "%s has sections in %s".formatted(prop.titleOf(string), String.join(" and ", orders)),
         Measure.count(orders.size(), "colour orders"),
         Measure.count(1, "colour order"),
-        List.of(
-            facts
-                .plan()
-                .leg(string.id())
-                .map(at -> Subject.leg(at.port(), string.id()))
-                .orElseGet(() -> Subject.piece(string.id()))));
+        List.of(Subject.of(facts.plan(), string.id())));
   }
 }

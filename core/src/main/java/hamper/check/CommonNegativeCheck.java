@@ -17,23 +17,19 @@ import java.util.Set;
 import java.util.function.Consumer;
 
 /** Pixels whose negative does not reach the controller that sends them data. */
-final class CommonNegativeCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "common-negative",
-          Area.POWER,
-          Severity.FAULT,
-          "No common negative",
-          "Each part of a run whose negative is joined, with the controller's negative: through the wire, or through a supply that feeds both",
-          "Data has nothing to be measured against: everything from there on flickers at random or stays dark.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class CommonNegativeCheck extends Check {
+  CommonNegativeCheck() {
+    super(
+        "common-negative",
+        Area.POWER,
+        Severity.FAULT,
+        "No common negative",
+        "Each part of a run whose negative is joined, with the controller's negative: through the wire, or through a supply that feeds both",
+        "Data has nothing to be measured against: everything from there on flickers at random or stays dark.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (RunPower power : facts.power()) {
       if (cut(power.run().run())) {
         check(facts.plan(), power, out);

@@ -10,23 +10,19 @@ import java.util.Optional;
 import java.util.function.Consumer;
 
 /** A brightness of 0 % that leaves strings dark. */
-final class DarkCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "brightness-zero",
-          Area.PORTS,
-          Severity.RISK,
-          "A brightness of 0 %",
-          "The brightness in force for each section with 0 %: told at the controller or the port where that makes all dark, else at the string",
-          "It stays dark whatever the show says.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class DarkCheck extends Check {
+  DarkCheck() {
+    super(
+        "brightness-zero",
+        Area.PORTS,
+        Severity.RISK,
+        "A brightness of 0 %",
+        "The brightness in force for each section with 0 %: told at the controller or the port where that makes all dark, else at the string",
+        "It stays dark whatever the show says.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (Controller controller : facts.plan().controllers().all()) {
       List<HungRun> runs =
           facts.plan().runsOf(controller).stream().filter(HungRun::carriesPixels).toList();

@@ -8,23 +8,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** A joint that cuts data although pixels follow. */
-final class DataCutCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "data-cut",
-          Area.DATA,
-          Severity.FAULT,
-          "Data is cut along a run",
-          "Each joint of a run of pixels, with data passing: what follows hangs on the same data line",
-          "Everything from there on stays dark, or keeps the colour it had.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class DataCutCheck extends Check {
+  DataCutCheck() {
+    super(
+        "data-cut",
+        Area.DATA,
+        Severity.FAULT,
+        "Data is cut along a run",
+        "Each joint of a run of pixels, with data passing: what follows hangs on the same data line",
+        "Everything from there on stays dark, or keeps the colour it had.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     facts.plan().pixelRuns().forEach(run -> check(run, out));
   }
 

@@ -10,23 +10,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** A long way for the data without anything that freshens it up. */
-final class DataReachCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "data-reach",
-          Area.DATA,
-          Severity.RISK,
-          "Data has far to go",
-          "Cable from socket to first pixel and of every gap, parted into even spans by its null pixels. A span that the socket drives, with 2 m (unbuffered 3.3 V) or 5 m (buffered 5 V, or not told); one that a pixel drives, with 3 m or what its type says; both with 15 m (fault). Rules of thumb; a remote box bridges the way to it. A length estimated from zones is a hint at most",
-          "Colours flicker or jump from there on, more when it is wet.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class DataReachCheck extends Check {
+  DataReachCheck() {
+    super(
+        "data-reach",
+        Area.DATA,
+        Severity.RISK,
+        "Data has far to go",
+        "Cable from socket to first pixel and of every gap, parted into even spans by its null pixels. A span that the socket drives, with 2 m (unbuffered 3.3 V) or 5 m (buffered 5 V, or not told); one that a pixel drives, with 3 m or what its type says; both with 15 m (fault). Rules of thumb; a remote box bridges the way to it. A length estimated from zones is a hint at most",
+        "Colours flicker or jump from there on, more when it is wet.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     facts
         .plan()
         .pixelRuns()

@@ -7,23 +7,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** A DMX line that cannot be sent as often as the show has frames. */
-final class DmxRateCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "dmx-rate",
-          Area.PORTS,
-          Severity.RISK,
-          "A DMX line is slower than the show",
-          "Time to send each line up to its last used slot, or all 512 where full universes are sent, max(1204, 188 + 44 × (1 + slots)) µs, with the show's frame",
-          "What hangs on the line gets fewer steps than the rest; fast fades stutter there.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class DmxRateCheck extends Check {
+  DmxRateCheck() {
+    super(
+        "dmx-rate",
+        Area.PORTS,
+        Severity.RISK,
+        "A DMX line is slower than the show",
+        "Time to send each line up to its last used slot, or all 512 where full universes are sent, max(1204, 188 + 44 × (1 + slots)) µs, with the show's frame",
+        "What hangs on the line gets fewer steps than the rest; fast fades stutter there.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     double rate = facts.plan().display().settings().framesPerSecond();
     facts
         .plan()

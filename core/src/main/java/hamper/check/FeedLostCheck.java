@@ -8,23 +8,19 @@ import hamper.load.Volts;
 import java.util.function.Consumer;
 
 /** A run that does not survive the loss of one of its feeds. */
-final class FeedLostCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "feed-lost",
-          Area.POWER,
-          Severity.HINT,
-          "One feed lost is too many",
-          "The lowest voltage at planned brightness with any one of several feeds lost, with the least that the pixel type works at",
-          "When a fuse blows or a plug comes off, more than its neighbours turn brown.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class FeedLostCheck extends Check {
+  FeedLostCheck() {
+    super(
+        "feed-lost",
+        Area.POWER,
+        Severity.HINT,
+        "One feed lost is too many",
+        "The lowest voltage at planned brightness with any one of several feeds lost, with the least that the pixel type works at",
+        "When a fuse blows or a plug comes off, more than its neighbours turn brown.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (RunPower run : facts.power()) {
       for (Island island : run.islands()) {
         island

@@ -9,25 +9,21 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** A fixture whose footprint reaches past the last slot of its universe. */
-final class FixturePastEndCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "fixture-past-end",
-          Area.ADDRESSES,
-          Severity.FAULT,
-          "Fixture reaches past slot 512",
-          "The last slot of a fixture or decoder with slot 512",
-          "Its last functions do not answer.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class FixturePastEndCheck extends Check {
+  FixturePastEndCheck() {
+    super(
+        "fixture-past-end",
+        Area.ADDRESSES,
+        Severity.FAULT,
+        "Fixture reaches past slot 512",
+        "The last slot of a fixture or decoder with slot 512",
+        "Its last functions do not answer.");
   }
 
   private static final int LAST_SLOT = 512;
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     facts
         .plan()
         .runs()

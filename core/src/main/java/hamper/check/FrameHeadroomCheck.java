@@ -6,25 +6,21 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** A port that fills nearly its whole frame. */
-final class FrameHeadroomCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "frame-headroom",
-          Area.PORTS,
-          Severity.HINT,
-          "Hardly any time left in a frame",
-          "Time to clock one frame out with 90 % of the show's frame; more than all of it is a fault of its own",
-          "Nothing yet; a few more pixels, or a faster show, and the port stutters.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class FrameHeadroomCheck extends Check {
+  FrameHeadroomCheck() {
+    super(
+        "frame-headroom",
+        Area.PORTS,
+        Severity.HINT,
+        "Hardly any time left in a frame",
+        "Time to clock one frame out with 90 % of the show's frame; more than all of it is a fault of its own",
+        "Nothing yet; a few more pixels, or a faster show, and the port stutters.");
   }
 
   private static final double SHARE = 0.9;
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     facts.loads().stream()
         .filter(load -> load.over() == 0 && load.frameShare() > SHARE)
         .forEach(load -> out.accept(told(facts, load)));

@@ -9,23 +9,19 @@ import hamper.load.SiteLoads;
 import java.util.function.Consumer;
 
 /** A fuse that carries too much. */
-final class FuseLoadCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "fuse-load",
-          Area.POWER,
-          Severity.FAULT,
-          "A fuse carries too much",
-          "The current of each feed, all white, with its fuse: at planned brightness above it (fault) or above 80 % of it (risk), and at 100 % above it (risk), since a device's own test ignores brightness",
-          "The fuse blows and everything behind it goes dark or brown.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class FuseLoadCheck extends Check {
+  FuseLoadCheck() {
+    super(
+        "fuse-load",
+        Area.POWER,
+        Severity.FAULT,
+        "A fuse carries too much",
+        "The current of each feed, all white, with its fuse: at planned brightness above it (fault) or above 80 % of it (risk), and at 100 % above it (risk), since a device's own test ignores brightness",
+        "The fuse blows and everything behind it goes dark or brown.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (RunPower run : facts.power()) {
       for (Island island : run.islands()) {
         for (FeedLoad feed : island.feeds()) {

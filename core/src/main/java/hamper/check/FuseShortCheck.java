@@ -5,26 +5,22 @@ import hamper.load.FeedLoad;
 import java.util.function.Consumer;
 
 /** A fuse that a short circuit far along the wire does not blow. */
-final class FuseShortCheck implements Check {
+final class FuseShortCheck extends Check {
   /** So many times its rating blow a fuse soon; a rule of thumb. */
   private static final double TIMES = 2;
 
-  private static final Page PAGE =
-      new Page(
-          "fuse-short",
-          Area.POWER,
-          Severity.RISK,
-          "A fuse stays whole in a short circuit",
-          "The current where positive and negative touch at the far end of what a feed protects, halfway to the next feed or at the end of the wire, through its lead and the wire, with twice its fuse; rule of thumb",
-          "The wire gets hot for good, and no fuse ends it.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+  FuseShortCheck() {
+    super(
+        "fuse-short",
+        Area.POWER,
+        Severity.RISK,
+        "A fuse stays whole in a short circuit",
+        "The current where positive and negative touch at the far end of what a feed protects, halfway to the next feed or at the end of the wire, through its lead and the wire, with twice its fuse; rule of thumb",
+        "The wire gets hot for good, and no fuse ends it.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     facts
         .power()
         .forEach(

@@ -20,23 +20,19 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 
 /** A fuse that lets more through than the wire behind it stands. */
-final class FuseWireCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "fuse-wire",
-          Area.POWER,
-          Severity.FAULT,
-          "The fuse is larger than the wire behind it allows",
-          "Each fuse, or the supply's rating where a feed has none, with the least of its lead, the strings and cables joined to it and their plugs; what a wire carries is a rule of thumb: AWG 24 3 A, 22 5 A, 20 7.5 A, 18 10 A, 16 15 A, 14 20 A, 12 30 A",
-          "In a short the wire burns before the fuse blows.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class FuseWireCheck extends Check {
+  FuseWireCheck() {
+    super(
+        "fuse-wire",
+        Area.POWER,
+        Severity.FAULT,
+        "The fuse is larger than the wire behind it allows",
+        "Each fuse, or the supply's rating where a feed has none, with the least of its lead, the strings and cables joined to it and their plugs; what a wire carries is a rule of thumb: AWG 24 3 A, 22 5 A, 20 7.5 A, 18 10 A, 16 15 A, 14 20 A, 12 30 A",
+        "In a short the wire burns before the fuse blows.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     Plan plan = facts.plan();
     for (RunPower power : facts.power()) {
       for (Island island : power.islands()) {

@@ -7,25 +7,21 @@ import hamper.load.RunPower;
 import java.util.function.Consumer;
 
 /** A negative that is lifted so far that data is no longer read. */
-final class GroundShiftCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "ground-shift",
-          Area.DATA,
-          Severity.RISK,
-          "Negative is lifted by a long lead",
-          "Half the drop over a feed's lead at planned brightness, all white, with 0.5 V, a rule of thumb for data of 5 V",
-          "Pixels near that feed flicker or take wrong colours as soon as it gets bright.");
-
+final class GroundShiftCheck extends Check {
   private static final double MOST_VOLTS = 0.5;
 
-  @Override
-  public Page page() {
-    return PAGE;
+  GroundShiftCheck() {
+    super(
+        "ground-shift",
+        Area.DATA,
+        Severity.RISK,
+        "Negative is lifted by a long lead",
+        "Half the drop over a feed's lead at planned brightness, all white, with 0.5 V, a rule of thumb for data of 5 V",
+        "Pixels near that feed flicker or take wrong colours as soon as it gets bright.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (RunPower run : facts.power()) {
       for (Island island : run.islands()) {
         for (FeedLoad feed : island.feeds()) {

@@ -12,23 +12,19 @@ import java.util.Optional;
 import java.util.function.Consumer;
 
 /** A relay or motor on a device that holds what it was told when nobody sends any more. */
-final class HoldsLevelsCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "holds-levels",
-          Area.CIRCUITS,
-          Severity.FAULT,
-          "A circuit stays on when the show is gone",
-          "What the model does at its start and when packets stop, where a circuit hangs on it",
-          "The computer hangs, and the motor runs on.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class HoldsLevelsCheck extends Check {
+  HoldsLevelsCheck() {
+    super(
+        "holds-levels",
+        Area.CIRCUITS,
+        Severity.FAULT,
+        "A circuit stays on when the show is gone",
+        "What the model does at its start and when packets stop, where a circuit hangs on it",
+        "The computer hangs, and the motor runs on.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     facts
         .plan()
         .runs()

@@ -6,23 +6,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** A controller's power input that carries too much. */
-final class InputLoadCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "input-load",
-          Area.POWER,
-          Severity.FAULT,
-          "A power input carries too much",
-          "The current of a controller's power input at planned brightness, all white, with its rating (fault) and with 80 % of it (risk); the model's ports are shared out evenly over its inputs, in their order",
-          "The terminal gets hot, its fuse blows, or the board is damaged.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class InputLoadCheck extends Check {
+  InputLoadCheck() {
+    super(
+        "input-load",
+        Area.POWER,
+        Severity.FAULT,
+        "A power input carries too much",
+        "The current of a controller's power input at planned brightness, all white, with its rating (fault) and with 80 % of it (risk); the model's ports are shared out evenly over its inputs, in their order",
+        "The terminal gets hot, its fuse blows, or the board is damaged.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (InputLoad load : facts.site().inputs()) {
       Rating.of(load.amps(), load.rating().amps(), "A")
           .ifPresent(

@@ -3,37 +3,28 @@ package hamper.check;
 import hamper.catalog.ProtocolSupport;
 import hamper.config.Inputs;
 import hamper.display.Controller;
+import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
 
 /** More universes than the model listens to. */
-final class InputsBeyondModelCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "inputs-beyond-model",
-          Area.INPUTS,
-          Severity.FAULT,
-          "More universes than the model takes",
-          "Universes that the outputs need, or that inputs set by hand name, with the most that the model takes on this protocol",
-          "What lies beyond its last input stays dark.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class InputsBeyondModelCheck extends Check {
+  InputsBeyondModelCheck() {
+    super(
+        "inputs-beyond-model",
+        Area.INPUTS,
+        Severity.FAULT,
+        "More universes than the model takes",
+        "Universes that the outputs need, or that inputs set by hand name, with the most that the model takes on this protocol",
+        "What lies beyond its last input stays dark.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
-    List<Controller> controllers = facts.plan().display().controllers();
-    for (int i = 0; i < controllers.size(); i++) {
-      Controller controller = controllers.get(i);
-      int needed =
-          Inputs.count(
-              facts.plan(),
-              controller,
-              facts.resolution().blocks().get(i),
-              facts.resolution().byController().get(i));
+  void run(Facts facts, Consumer<Finding> out) {
+    for (ControllerFacts one : facts.controllers()) {
+      Controller controller = one.controller();
+      int needed = Inputs.count(facts.plan(), controller, one.block(), one.placements());
       facts
           .plan()
           .modelOf(controller)

@@ -4,8 +4,8 @@ import hamper.address.UniverseChannel;
 import hamper.display.Controller;
 import hamper.display.InputRange;
 import hamper.display.Plan;
+import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
-import hamper.resolve.ControllerBlock;
 import hamper.resolve.Placement;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -14,48 +14,34 @@ import java.util.Set;
 import java.util.function.Consumer;
 
 /** Inputs set by hand that do not cover what the outputs use. */
-final class InputsShortCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "inputs-short",
-          Area.INPUTS,
-          Severity.FAULT,
-          "Inputs do not cover the outputs",
-          "Inputs set by hand with the universes and channels that the outputs use",
-          "The controller does not listen there: those pixels stay dark.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class InputsShortCheck extends Check {
+  InputsShortCheck() {
+    super(
+        "inputs-short",
+        Area.INPUTS,
+        Severity.FAULT,
+        "Inputs do not cover the outputs",
+        "Inputs set by hand with the universes and channels that the outputs use",
+        "The controller does not listen there: those pixels stay dark.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
-    List<Controller> controllers = facts.plan().display().controllers();
-    for (int i = 0; i < controllers.size(); i++) {
-      Controller controller = controllers.get(i);
+  void run(Facts facts, Consumer<Finding> out) {
+    for (ControllerFacts one : facts.controllers()) {
+      Controller controller = one.controller();
       if (controller.inputs().isPresent() && controller.protocol().usesUniverses()) {
-        run(
-            facts.plan(),
-            controller,
-            facts.resolution().blocks().get(i),
-            facts.resolution().byController().get(i),
-            out);
+        run(facts.plan(), one, out);
       }
     }
   }
 
-  private void run(
-      Plan plan,
-      Controller controller,
-      ControllerBlock block,
-      List<Placement> placements,
-      Consumer<Finding> out) {
+  private void run(Plan plan, ControllerFacts facts, Consumer<Finding> out) {
+    Controller controller = facts.controller();
     int missing = 0;
     Set<String> dark = new LinkedHashSet<>();
     List<Subject> subjects = new ArrayList<>();
     subjects.add(Subject.controller(controller.id()));
-    for (Placement at : placements) {
+    for (Placement at : facts.placements()) {
       int uncovered = at.kind().flows() ? uncovered(controller, at) : 0;
       if (uncovered > 0) {
         missing += uncovered;
@@ -73,7 +59,8 @@ final class InputsShortCheck implements Check {
               Measure.words(
                   "universes %d to %d"
                       .formatted(
-                          block.firstUniverse().orElse(0), block.lastFlowingUniverse().orElse(0))),
+                          facts.block().firstUniverse().orElse(0),
+                          facts.block().lastFlowingUniverse().orElse(0))),
               subjects));
     }
   }

@@ -14,23 +14,19 @@ import java.util.Optional;
 import java.util.function.Consumer;
 
 /** Circuits that must never be on together, and are so by plan. */
-final class InterlockCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "interlock",
-          Area.CIRCUITS,
-          Severity.FAULT,
-          "Circuits that must never be on together are",
-          "Circuits of one interlock: whether more than one of them rests switched on, and whether one mirrors another",
-          "Both directions of a motor are on at once: it burns, or its fuse blows.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class InterlockCheck extends Check {
+  InterlockCheck() {
+    super(
+        "interlock",
+        Area.CIRCUITS,
+        Severity.FAULT,
+        "Circuits that must never be on together are",
+        "Circuits of one interlock: whether more than one of them rests switched on, and whether one mirrors another",
+        "Both directions of a motor are on at once: it burns, or its fuse blows.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     Plan plan = facts.plan();
     Map<String, List<Circuit>> groups = new LinkedHashMap<>();
     for (Prop prop : plan.props().all()) {

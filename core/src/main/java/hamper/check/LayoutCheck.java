@@ -1,41 +1,32 @@
 package hamper.check;
 
-import hamper.display.LegAt;
 import hamper.facts.Facts;
 import hamper.resolve.LayoutProblem;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Consumer;
 
 /** Holds and mirrors that addressing cannot give. */
-final class LayoutCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "hold-or-mirror",
-          Area.ADDRESSES,
-          Severity.FAULT,
-          "A hold or mirror does not act",
-          "Holds and mirrors with what the device and the addressing rules can give",
-          "It answers to other addresses than were meant.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class LayoutCheck extends Check {
+  LayoutCheck() {
+    super(
+        "hold-or-mirror",
+        Area.ADDRESSES,
+        Severity.FAULT,
+        "A hold or mirror does not act",
+        "Holds and mirrors with what the device and the addressing rules can give",
+        "It answers to other addresses than were meant.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (LayoutProblem problem : facts.resolution().problems()) {
       String title = facts.plan().existingPiece(problem.piece()).title();
-      Optional<LegAt> at = facts.plan().leg(problem.piece());
       out.accept(
           finding(
               "%s, section %d: %s".formatted(title, problem.section() + 1, why(problem.kind())),
               Measure.named(problem.kind().name()),
               Measure.words(remedy(problem.kind())),
-              List.of(
-                  at.map(leg -> Subject.leg(leg.port(), problem.piece()))
-                      .orElseGet(() -> Subject.piece(problem.piece())))));
+              List.of(Subject.of(facts.plan(), problem.piece()))));
     }
   }
 

@@ -6,23 +6,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** Supplies that leak so much to earth that a residual-current breaker may trip. */
-final class LeakageCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "leakage",
-          Area.POWER,
-          Severity.RISK,
-          "Supplies leak near what trips the residual-current breaker",
-          "What the supplies of each mains circuit leak to earth, 1 mA each unless it is said, with 30 % of its residual-current breaker; rules of thumb",
-          "The circuit goes dark for no reason that anybody finds, mostly when it is wet.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class LeakageCheck extends Check {
+  LeakageCheck() {
+    super(
+        "leakage",
+        Area.POWER,
+        Severity.RISK,
+        "Supplies leak near what trips the residual-current breaker",
+        "What the supplies of each mains circuit leak to earth, 1 mA each unless it is said, with 30 % of its residual-current breaker; rules of thumb",
+        "The circuit goes dark for no reason that anybody finds, mostly when it is wet.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (MainsLoad load : facts.site().mains()) {
       load.mostLeakage()
           .filter(most -> load.leakageMilliamps() > most)

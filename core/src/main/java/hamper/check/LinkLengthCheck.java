@@ -6,23 +6,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** A network cable of copper that is too long. */
-final class LinkLengthCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "link-length",
-          Area.NETWORK,
-          Severity.FAULT,
-          "A network cable is too long",
-          "The length of each link of copper with 100 m (fault), which its standard allows with all patch cables, and with 90 m (risk)",
-          "The link comes and goes, or there is none when it is cold.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class LinkLengthCheck extends Check {
+  LinkLengthCheck() {
+    super(
+        "link-length",
+        Area.NETWORK,
+        Severity.FAULT,
+        "A network cable is too long",
+        "The length of each link of copper with 100 m (fault), which its standard allows with all patch cables, and with 90 m (risk)",
+        "The link comes and goes, or there is none when it is cold.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (Link link : facts.plan().links().all()) {
       double metres = link.metres().orElse(0.0);
       if (link.kind() == Link.Kind.COPPER && metres > Link.PLANNED_COPPER_METRES) {

@@ -8,23 +8,19 @@ import java.util.Map;
 import java.util.function.Consumer;
 
 /** Links that lead round in a circle. */
-final class LinkLoopCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "link-loop",
-          Area.NETWORK,
-          Severity.RISK,
-          "Network cables lead round in a circle",
-          "Whether the two enclosures of each link are joined by others already",
-          "Unless the switches know how to break it, broadcast packets run round for ever and the whole network stands still.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class LinkLoopCheck extends Check {
+  LinkLoopCheck() {
+    super(
+        "link-loop",
+        Area.NETWORK,
+        Severity.RISK,
+        "Network cables lead round in a circle",
+        "Whether the two enclosures of each link are joined by others already",
+        "Unless the switches know how to break it, broadcast packets run round for ever and the whole network stands still.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     Map<String, String> joined = new HashMap<>();
     for (Link link : facts.plan().links().all()) {
       String from = end(joined, link.from());

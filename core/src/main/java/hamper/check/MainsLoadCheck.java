@@ -6,23 +6,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** A mains circuit that carries too much. */
-final class MainsLoadCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "mains-load",
-          Area.POWER,
-          Severity.FAULT,
-          "A mains circuit carries too much",
-          "The power taken from each mains circuit at planned brightness, all white, losses of supplies and other loads included, with its breaker (fault) and with 80 % of it (risk)",
-          "The breaker trips, and everything on that circuit goes dark at once.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class MainsLoadCheck extends Check {
+  MainsLoadCheck() {
+    super(
+        "mains-load",
+        Area.POWER,
+        Severity.FAULT,
+        "A mains circuit carries too much",
+        "The power taken from each mains circuit at planned brightness, all white, losses of supplies and other loads included, with its breaker (fault) and with 80 % of it (risk)",
+        "The breaker trips, and everything on that circuit goes dark at once.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (MainsLoad load : facts.site().mains()) {
       Rating.of(load.watts(), load.mains().watts(), "W")
           .ifPresent(

@@ -9,23 +9,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** Pixel types on one port that do not understand the same signal. */
-final class MixedTypesCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "mixed-types",
-          Area.PORTS,
-          Severity.FAULT,
-          "Pixels of different kinds on one port",
-          "Chip protocol of all strings of a run: bits a pixel, bit rate and head bits with those of the first",
-          "From the first pixel of the other kind on, colours flicker or nothing lights.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class MixedTypesCheck extends Check {
+  MixedTypesCheck() {
+    super(
+        "mixed-types",
+        Area.PORTS,
+        Severity.FAULT,
+        "Pixels of different kinds on one port",
+        "Chip protocol of all strings of a run: bits a pixel, bit rate and head bits with those of the first",
+        "From the first pixel of the other kind on, colours flicker or nothing lights.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     facts.plan().pixelRuns().forEach(run -> check(run, out));
   }
 

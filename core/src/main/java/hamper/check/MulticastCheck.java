@@ -9,60 +9,61 @@ import java.util.Optional;
 import java.util.function.Consumer;
 
 /** What the switches of a subnet do with the multicast that is sent in it. */
-final class MulticastCheck implements Check {
+final class MulticastCheck extends Check {
   private static final String COMPARES =
       "What the switches of each subnet do with multicast, where a device in it is sent to so";
 
-  static final List<MulticastCheck> ALL =
-      List.of(
-          new MulticastCheck(
-              Optional.of(Subnet.Multicast.UNASKED),
-              new Page(
-                  "multicast-unasked",
-                  Area.NETWORK,
-                  Severity.FAULT,
-                  "Multicast dies after some minutes",
-                  COMPARES + ": snooping without a querier",
-                  "All is well after a start, and some minutes later everything stands still. Turn the querier on in one switch, or send unicast."),
-              "has switches that snoop, and no querier"),
-          new MulticastCheck(
-              Optional.of(Subnet.Multicast.FLOODS),
-              new Page(
-                  "multicast-floods",
-                  Area.NETWORK,
-                  Severity.RISK,
-                  "Multicast goes out of every port",
-                  COMPARES + ": no snooping",
-                  "Every device and every link gets the packets of all: slow ones stutter. Turn on snooping and a querier, or send unicast."),
-              "has switches that do not snoop"),
-          new MulticastCheck(
-              Optional.empty(),
-              new Page(
-                  "multicast-unknown",
-                  Area.NETWORK,
-                  Severity.HINT,
-                  "Nobody said what the switches do with multicast",
-                  COMPARES + ": not known",
-                  "Without snooping everybody gets everything; with snooping but no querier it dies after some minutes. Look at the switches, and say it at the subnet."),
-              "does not say what its switches do"));
-
   private final Optional<Subnet.Multicast> which;
-  private final Page page;
   private final String words;
 
-  private MulticastCheck(Optional<Subnet.Multicast> which, Page page, String words) {
+  private MulticastCheck(
+      Optional<Subnet.Multicast> which,
+      String code,
+      Severity severity,
+      String title,
+      String compares,
+      String yard,
+      String words) {
+    super(code, Area.NETWORK, severity, title, COMPARES + ": " + compares, yard);
     this.which = which;
-    this.page = page;
     this.words = words;
   }
 
-  @Override
-  public Page page() {
-    return page;
+  static MulticastCheck unasked() {
+    return new MulticastCheck(
+        Optional.of(Subnet.Multicast.UNASKED),
+        "multicast-unasked",
+        Severity.FAULT,
+        "Multicast dies after some minutes",
+        "snooping without a querier",
+        "All is well after a start, and some minutes later everything stands still. Turn the querier on in one switch, or send unicast.",
+        "has switches that snoop, and no querier");
+  }
+
+  static MulticastCheck floods() {
+    return new MulticastCheck(
+        Optional.of(Subnet.Multicast.FLOODS),
+        "multicast-floods",
+        Severity.RISK,
+        "Multicast goes out of every port",
+        "no snooping",
+        "Every device and every link gets the packets of all: slow ones stutter. Turn on snooping and a querier, or send unicast.",
+        "has switches that do not snoop");
+  }
+
+  static MulticastCheck unknown() {
+    return new MulticastCheck(
+        Optional.empty(),
+        "multicast-unknown",
+        Severity.HINT,
+        "Nobody said what the switches do with multicast",
+        "not known",
+        "Without snooping everybody gets everything; with snooping but no querier it dies after some minutes. Look at the switches, and say it at the subnet.",
+        "does not say what its switches do");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (Subnet subnet : facts.plan().subnets().all()) {
       if (!subnet.multicast().equals(which)) {
         continue;

@@ -8,23 +8,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** Pixels that nothing feeds. */
-final class NoFeedCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "no-feed",
-          Area.POWER,
-          Severity.FAULT,
-          "No power comes in",
-          "Each part of a run whose positive is joined, with one feed at least: behind a joint that cuts positive, or a plug for data only, power has to come from elsewhere",
-          "Everything from there on stays dark.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class NoFeedCheck extends Check {
+  NoFeedCheck() {
+    super(
+        "no-feed",
+        Area.POWER,
+        Severity.FAULT,
+        "No power comes in",
+        "Each part of a run whose positive is joined, with one feed at least: behind a joint that cuts positive, or a plug for data only, power has to come from elsewhere",
+        "Everything from there on stays dark.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (RunPower run : facts.power()) {
       for (Island island : run.islands()) {
         if (island.feeds().isEmpty()) {

@@ -7,23 +7,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** A piece that hangs on no port. One finding a prop, so that a big one does not drown the rest. */
-final class NotPatchedCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "not-patched",
-          Area.COMPLETENESS,
-          Severity.RISK,
-          "Not patched",
-          "Pieces of each prop with those that hang on a port; one finding a prop",
-          "It stays dark: no plug is meant for it.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class NotPatchedCheck extends Check {
+  NotPatchedCheck() {
+    super(
+        "not-patched",
+        Area.COMPLETENESS,
+        Severity.RISK,
+        "Not patched",
+        "Pieces of each prop with those that hang on a port; one finding a prop",
+        "It stays dark: no plug is meant for it.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (Prop prop : facts.plan().display().props()) {
       if (prop.pieces().size() == 1 && facts.plan().leg(prop.pieces().get(0).id()).isPresent()) {
         continue;

@@ -9,23 +9,19 @@ import java.util.function.Consumer;
 import java.util.stream.Collectors;
 
 /** An address that no device of the show network can have. */
-final class OutsideSubnetsCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "outside-subnets",
-          Area.NETWORK,
-          Severity.FAULT,
-          "Address outside every subnet",
-          "Addresses with the subnets of the display, without their network and broadcast addresses; nothing where no subnet is told",
-          "Nobody can send to it: it stays dark, though its lamps for power are on.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class OutsideSubnetsCheck extends Check {
+  OutsideSubnetsCheck() {
+    super(
+        "outside-subnets",
+        Area.NETWORK,
+        Severity.FAULT,
+        "Address outside every subnet",
+        "Addresses with the subnets of the display, without their network and broadcast addresses; nothing where no subnet is told",
+        "Nobody can send to it: it stays dark, though its lamps for power are on.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     List<Subnet> subnets = facts.plan().display().subnets();
     if (subnets.isEmpty()) {
       return;

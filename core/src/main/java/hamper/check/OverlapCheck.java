@@ -10,23 +10,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** Two things answer to the same channels, and neither mirrors the other. */
-final class OverlapCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "overlap",
-          Area.ADDRESSES,
-          Severity.FAULT,
-          "Addresses overlap",
-          "Channels of two pieces that the same packets reach; a mirror and its original may share them",
-          "One shows part of the other's picture.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class OverlapCheck extends Check {
+  OverlapCheck() {
+    super(
+        "overlap",
+        Area.ADDRESSES,
+        Severity.FAULT,
+        "Addresses overlap",
+        "Channels of two pieces that the same packets reach; a mirror and its original may share them",
+        "One shows part of the other's picture.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     Overlaps overlaps = facts.resolution().overlaps();
     overlaps.pairs().forEach(pair -> out.accept(told(facts.plan(), pair)));
     if (overlaps.more()) {

@@ -8,23 +8,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** Something hangs on a port that the controller does not have in its present mode. */
-final class PortAbsentCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "port-absent",
-          Area.COMPLETENESS,
-          Severity.FAULT,
-          "No such port in this mode",
-          "Ports in use with the ports that the controller has in its mode",
-          "There is no socket for this plug.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class PortAbsentCheck extends Check {
+  PortAbsentCheck() {
+    super(
+        "port-absent",
+        Area.COMPLETENESS,
+        Severity.FAULT,
+        "No such port in this mode",
+        "Ports in use with the ports that the controller has in its mode",
+        "There is no socket for this plug.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (Controller controller : facts.plan().display().controllers()) {
       for (Run run : controller.runs()) {
         PortRef port = new PortRef(controller.id(), run.kind(), run.port());

@@ -8,23 +8,19 @@ import java.util.Locale;
 import java.util.function.Consumer;
 
 /** More pixels on a port than the model drives, or than fit in a frame. */
-final class PortLimitCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "port-limit",
-          Area.PORTS,
-          Severity.FAULT,
-          "Too many pixels on a port",
-          "Pixels and null pixels of a run with the lower of two limits: the model's for this pixel type and mode, and what fits in the show's frame",
-          "The device refuses all that it is told, or the last pixels stay dark, or the port stutters.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class PortLimitCheck extends Check {
+  PortLimitCheck() {
+    super(
+        "port-limit",
+        Area.PORTS,
+        Severity.FAULT,
+        "Too many pixels on a port",
+        "Pixels and null pixels of a run with the lower of two limits: the model's for this pixel type and mode, and what fits in the show's frame",
+        "The device refuses all that it is told, or the last pixels stay dark, or the port stutters.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     facts.loads().stream()
         .filter(load -> load.over() > 0)
         .forEach(load -> out.accept(told(facts, load)));

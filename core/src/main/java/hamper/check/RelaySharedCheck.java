@@ -8,23 +8,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** More than one circuit on one relay. */
-final class RelaySharedCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "relay-shared",
-          Area.CIRCUITS,
-          Severity.FAULT,
-          "Two circuits on one relay",
-          "Circuits on each relay port with one",
-          "Both go on and off together, as the first one is told.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class RelaySharedCheck extends Check {
+  RelaySharedCheck() {
+    super(
+        "relay-shared",
+        Area.CIRCUITS,
+        Severity.FAULT,
+        "Two circuits on one relay",
+        "Circuits on each relay port with one",
+        "Both go on and off together, as the first one is told.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     facts
         .plan()
         .runs()

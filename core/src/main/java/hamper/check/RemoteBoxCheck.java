@@ -12,23 +12,19 @@ import java.util.Optional;
 import java.util.function.Consumer;
 
 /** A remote box beyond what a chain may have, or at the end of too much cable. */
-final class RemoteBoxCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "remote-box",
-          Area.PORTS,
-          Severity.FAULT,
-          "Remote box out of reach",
-          "Boxes and bank cables with the most that the model has",
-          "The box does not answer: everything on it stays dark.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class RemoteBoxCheck extends Check {
+  RemoteBoxCheck() {
+    super(
+        "remote-box",
+        Area.PORTS,
+        Severity.FAULT,
+        "Remote box out of reach",
+        "Boxes and bank cables with the most that the model has",
+        "The box does not answer: everything on it stays dark.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (Controller controller : facts.plan().display().controllers()) {
       for (PortGroup group : facts.plan().modelOf(controller).ports()) {
         Optional<Banks> banks = group.banks();

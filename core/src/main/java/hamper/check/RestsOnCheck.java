@@ -7,23 +7,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** A circuit that rests switched on, and may not stay so. */
-final class RestsOnCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "rests-on",
-          Area.CIRCUITS,
-          Severity.FAULT,
-          "A circuit rests switched on longer than it may be on",
-          "The safe state of each circuit with its longest time on",
-          "It is on all night while nothing plays, and gets hot.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class RestsOnCheck extends Check {
+  RestsOnCheck() {
+    super(
+        "rests-on",
+        Area.CIRCUITS,
+        Severity.FAULT,
+        "A circuit rests switched on longer than it may be on",
+        "The safe state of each circuit with its longest time on",
+        "It is on all night while nothing plays, and gets hot.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (Prop prop : facts.plan().props().all()) {
       prop.pieces().stream()
           .filter(Circuit.class::isInstance)

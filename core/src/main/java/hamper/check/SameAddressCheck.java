@@ -12,23 +12,19 @@ import java.util.function.Consumer;
 import java.util.stream.Collectors;
 
 /** Two devices with one address. */
-final class SameAddressCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "same-address",
-          Area.NETWORK,
-          Severity.FAULT,
-          "Two devices have one address",
-          "Addresses of controllers, hosts and their adapters with each other",
-          "Sometimes the one answers and sometimes the other; both stutter.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class SameAddressCheck extends Check {
+  SameAddressCheck() {
+    super(
+        "same-address",
+        Area.NETWORK,
+        Severity.FAULT,
+        "Two devices have one address",
+        "Addresses of controllers, hosts and their adapters with each other",
+        "Sometimes the one answers and sometimes the other; both stutter.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     Map<IpAddress, List<Occupant>> devices = new TreeMap<>();
     AddressLine.occupants(facts.plan().display())
         .forEach(one -> devices.computeIfAbsent(one.address(), a -> new ArrayList<>()).add(one));

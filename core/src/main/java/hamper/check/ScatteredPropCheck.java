@@ -10,23 +10,19 @@ import java.util.function.Consumer;
 import java.util.stream.IntStream;
 
 /** A big prop over ports that do not follow each other. */
-final class ScatteredPropCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "scattered-prop",
-          Area.COMPLETENESS,
-          Severity.HINT,
-          "A prop over ports that do not follow each other",
-          "Ports of the strings of a prop that has two or more, where each hangs on a port of its own on one controller, with a row without gaps in string order",
-          "Nothing; but whoever plugs it in will take the wrong socket.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class ScatteredPropCheck extends Check {
+  ScatteredPropCheck() {
+    super(
+        "scattered-prop",
+        Area.COMPLETENESS,
+        Severity.HINT,
+        "A prop over ports that do not follow each other",
+        "Ports of the strings of a prop that has two or more, where each hangs on a port of its own on one controller, with a row without gaps in string order",
+        "Nothing; but whoever plugs it in will take the wrong socket.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (Prop prop : facts.plan().display().props()) {
       if (prop.pieces().size() == 1) {
         continue;

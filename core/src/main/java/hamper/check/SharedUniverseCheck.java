@@ -11,23 +11,19 @@ import java.util.Set;
 import java.util.function.Consumer;
 
 /** A universe that reaches two controllers, though no channel is shared. */
-final class SharedUniverseCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "shared-universe",
-          Area.ADDRESSES,
-          Severity.HINT,
-          "A universe reaches two controllers",
-          "Universes in use on controllers that the same packets reach; shared channels are a fault of their own",
-          "Nothing; but whoever moves an address on one side will meet the other.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class SharedUniverseCheck extends Check {
+  SharedUniverseCheck() {
+    super(
+        "shared-universe",
+        Area.ADDRESSES,
+        Severity.HINT,
+        "A universe reaches two controllers",
+        "Universes in use on controllers that the same packets reach; shared channels are a fault of their own",
+        "Nothing; but whoever moves an address on one side will meet the other.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     Set<Pair> told = new HashSet<>();
     // shared channels are a fault of their own
     for (Overlap pair : facts.resolution().overlaps().pairs()) {

@@ -1,7 +1,6 @@
 package hamper.check;
 
 import hamper.address.IpAddress;
-import hamper.display.Adapter;
 import hamper.display.Controller;
 import hamper.display.Subnet;
 import hamper.facts.Facts;
@@ -10,49 +9,32 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** A source that has no address in its controller's subnet. */
-final class SourceElsewhereCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "source-elsewhere",
-          Area.NETWORK,
-          Severity.FAULT,
-          "Source in another subnet",
-          "The subnet of each controller with the addresses and adapters of its source and its backup",
-          "Packets leave by the wrong adapter or not at all: the controller stays dark.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class SourceElsewhereCheck extends Check {
+  SourceElsewhereCheck() {
+    super(
+        "source-elsewhere",
+        Area.NETWORK,
+        Severity.FAULT,
+        "Source in another subnet",
+        "The subnet of each controller with the addresses and adapters of its source and its backup",
+        "Packets leave by the wrong adapter or not at all: the controller stays dark.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (Flow flow : facts.flows()) {
       Controller controller = facts.plan().existingController(flow.controller());
-      Optional<Subnet> subnet = controller.address().flatMap(address -> subnetOf(facts, address));
+      Optional<Subnet> subnet = controller.address().flatMap(facts.plan()::subnetOf);
       Optional<Controller> source = flow.source().flatMap(facts.plan()::controller);
       if (subnet.isPresent() && source.isPresent()) {
-        List<IpAddress> own = addresses(source.get());
+        List<IpAddress> own = source.get().addresses();
         if (!own.isEmpty() && own.stream().noneMatch(subnet.get()::contains)) {
           out.accept(told(controller, source.get(), subnet.get(), own));
         }
       }
     }
-  }
-
-  private static Optional<Subnet> subnetOf(Facts facts, IpAddress address) {
-    return facts.plan().display().subnets().stream()
-        .filter(subnet -> subnet.contains(address))
-        .findFirst();
-  }
-
-  private static List<IpAddress> addresses(Controller host) {
-    return Stream.concat(host.address().stream(), host.adapters().stream().map(Adapter::address))
-        .distinct()
-        .toList();
   }
 
   private Finding told(

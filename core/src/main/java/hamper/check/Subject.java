@@ -1,5 +1,6 @@
 package hamper.check;
 
+import hamper.display.Plan;
 import hamper.display.PortRef;
 import java.util.Optional;
 
@@ -70,6 +71,11 @@ public record Subject(
 
   public static Subject leg(PortRef port, String piece) {
     return new Subject(Optional.of(port.controller()), Optional.of(port), Optional.of(piece));
+  }
+
+  /** A piece where it hangs; one that hangs nowhere is itself. */
+  static Subject of(Plan plan, String piece) {
+    return plan.leg(piece).map(at -> leg(at.port(), piece)).orElseGet(() -> piece(piece));
   }
 
   public static Subject piece(String id) {

@@ -12,23 +12,19 @@ import java.util.function.Consumer;
 import java.util.stream.Collectors;
 
 /** Supplies that are joined at positive, so that one may push current into the other. */
-final class SuppliesJoinedCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "supplies-joined",
-          Area.POWER,
-          Severity.FAULT,
-          "Two supplies joined at positive",
-          "Supplies that feed one part of a run: one and the same, unless a joint between them cuts positive; and no feed with current flowing back",
-          "The stronger supply feeds the weaker one; one of them shuts down or fails, and a fault on one side takes the other along.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class SuppliesJoinedCheck extends Check {
+  SuppliesJoinedCheck() {
+    super(
+        "supplies-joined",
+        Area.POWER,
+        Severity.FAULT,
+        "Two supplies joined at positive",
+        "Supplies that feed one part of a run: one and the same, unless a joint between them cuts positive; and no feed with current flowing back",
+        "The stronger supply feeds the weaker one; one of them shuts down or fails, and a fault on one side takes the other along.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (RunPower run : facts.power()) {
       for (Island island : run.islands()) {
         if (severalSupplies(island)) {

@@ -6,23 +6,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** A supply that gives too much. */
-final class SupplyLoadCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "supply-load",
-          Area.POWER,
-          Severity.FAULT,
-          "A supply gives too much",
-          "The current of each supply at planned brightness, all white, over all its feeds, with its rating (fault) and with 80 % of it (risk)",
-          "It shuts down when the whole display goes white, and everything on it goes dark.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class SupplyLoadCheck extends Check {
+  SupplyLoadCheck() {
+    super(
+        "supply-load",
+        Area.POWER,
+        Severity.FAULT,
+        "A supply gives too much",
+        "The current of each supply at planned brightness, all white, over all its feeds, with its rating (fault) and with 80 % of it (risk)",
+        "It shuts down when the whole display goes white, and everything on it goes dark.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (SupplyLoad load : facts.site().supplies()) {
       Rating.of(load.amps(), load.supply().amps(), "A")
           .ifPresent(rating -> out.accept(told(load, rating)));

@@ -12,25 +12,21 @@ import java.util.Map;
 import java.util.function.Consumer;
 
 /** A power input of unknown supply, on runs that other supplies feed too. */
-final class SupplyUnknownCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "supply-unknown",
-          Area.POWER,
-          Severity.RISK,
-          "Nobody said which supply feeds a power input",
-          "Power inputs of controllers whose runs have other feeds as well, with a supply named for each: only then is it known whether two supplies are joined",
-          "Two supplies may be joined at positive without anybody knowing.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class SupplyUnknownCheck extends Check {
+  SupplyUnknownCheck() {
+    super(
+        "supply-unknown",
+        Area.POWER,
+        Severity.RISK,
+        "Nobody said which supply feeds a power input",
+        "Power inputs of controllers whose runs have other feeds as well, with a supply named for each: only then is it known whether two supplies are joined",
+        "Two supplies may be joined at positive without anybody knowing.");
   }
 
   private record Input(String controller, PoweredInput.Socket socket) {}
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     Map<Input, FeedLoad> unknown = new LinkedHashMap<>();
     for (RunPower run : facts.power()) {
       for (Island island : run.islands()) {

@@ -14,27 +14,23 @@ import java.util.Optional;
 import java.util.function.Consumer;
 
 /** Pixels or controllers on a supply of another voltage than they are made for. */
-final class SupplyVoltageCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "supply-voltage",
-          Area.POWER,
-          Severity.FAULT,
-          "Supply of another voltage",
-          "The voltage of each supply with that of the pixels it feeds: within 5 % it is trimmed and right, up to 10 % above a risk, and beyond 10 % either way another one, rules of thumb; and with the highest that the controller's power input takes",
-          "Too much voltage destroys pixels at once; with too little they stay dark.");
-
+final class SupplyVoltageCheck extends Check {
   private static final double TRIMMED = 0.05;
   private static final double ANOTHER = 0.1;
   private static final double ROUNDING = 1e-9;
 
-  @Override
-  public Page page() {
-    return PAGE;
+  SupplyVoltageCheck() {
+    super(
+        "supply-voltage",
+        Area.POWER,
+        Severity.FAULT,
+        "Supply of another voltage",
+        "The voltage of each supply with that of the pixels it feeds: within 5 % it is trimmed and right, up to 10 % above a risk, and beyond 10 % either way another one, rules of thumb; and with the highest that the controller's power input takes",
+        "Too much voltage destroys pixels at once; with too little they stay dark.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     Plan plan = facts.plan();
     for (RunPower run : facts.power()) {
       for (Island island : run.islands()) {

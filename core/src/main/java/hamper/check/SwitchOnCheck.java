@@ -6,23 +6,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** Supplies that take so much at once that a breaker may trip when they are switched on. */
-final class SwitchOnCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "switch-on",
-          Area.POWER,
-          Severity.HINT,
-          "A breaker may trip when supplies are switched on",
-          "What all supplies of each mains circuit take in the moment of switching on, 10 times what they take at their rating unless it is said, with what a breaker of its kind lets through for a moment: 3 (B), 5 (C) or 10 (D) times its rating; rules of thumb",
-          "The breaker trips as soon as the power is turned on. Switch supplies on one after another, or share them out.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class SwitchOnCheck extends Check {
+  SwitchOnCheck() {
+    super(
+        "switch-on",
+        Area.POWER,
+        Severity.HINT,
+        "A breaker may trip when supplies are switched on",
+        "What all supplies of each mains circuit take in the moment of switching on, 10 times what they take at their rating unless it is said, with what a breaker of its kind lets through for a moment: 3 (B), 5 (C) or 10 (D) times its rating; rules of thumb",
+        "The breaker trips as soon as the power is turned on. Switch supplies on one after another, or share them out.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (MainsLoad load : facts.site().mains()) {
       load.mains()
           .switchOnAmps()

@@ -6,23 +6,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** Synchronization asked of a device that knows none. */
-final class SynchronizationCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "synchronization",
-          Area.NETWORK,
-          Severity.RISK,
-          "The device does not hold frames back",
-          "Synchronization as set with what the model can",
-          "It shows each universe as it comes: fast pictures tear.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class SynchronizationCheck extends Check {
+  SynchronizationCheck() {
+    super(
+        "synchronization",
+        Area.NETWORK,
+        Severity.RISK,
+        "The device does not hold frames back",
+        "Synchronization as set with what the model can",
+        "It shows each universe as it comes: fast pictures tear.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (Controller controller : facts.plan().display().controllers()) {
       String title = facts.plan().modelOf(controller).title();
       if (controller.sending().synchronization().isPresent()

@@ -15,23 +15,19 @@ import java.util.Set;
 import java.util.function.Consumer;
 
 /** More packets or bits than a device, a link or the air takes. */
-final class TrafficCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "traffic",
-          Area.NETWORK,
-          Severity.RISK,
-          "Too much traffic",
-          "Packets a second of a controller with its model's limit; Mbit/s of a controller or of a source's adapter with half of 100 Mbit/s; Mbit/s of all Wi-Fi devices together with a quarter of 20 Mbit/s, and their packets with 300 a second, a rule of thumb",
-          "Pictures stutter as soon as a lot moves at once.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class TrafficCheck extends Check {
+  TrafficCheck() {
+    super(
+        "traffic",
+        Area.NETWORK,
+        Severity.RISK,
+        "Too much traffic",
+        "Packets a second of a controller with its model's limit; Mbit/s of a controller or of a source's adapter with half of 100 Mbit/s; Mbit/s of all Wi-Fi devices together with a quarter of 20 Mbit/s, and their packets with 300 a second, a rule of thumb",
+        "Pictures stutter as soon as a lot moves at once.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     Map<String, Traffic> adapters = new LinkedHashMap<>();
     Map<String, Subject> hosts = new LinkedHashMap<>();
     Set<String> told = new HashSet<>();

@@ -3,6 +3,7 @@ package hamper.check;
 import hamper.address.Transport;
 import hamper.catalog.ProtocolSupport;
 import hamper.display.Controller;
+import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
 import java.util.List;
 import java.util.Locale;
@@ -11,33 +12,27 @@ import java.util.function.Consumer;
 import java.util.stream.Collectors;
 
 /** Packets sent in a way that the model does not hear. */
-final class TransportCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "transport",
-          Area.NETWORK,
-          Severity.FAULT,
-          "The model does not hear these packets",
-          "Unicast, multicast or broadcast as set with what the model takes on this protocol",
-          "It never counts a packet: it stays dark.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class TransportCheck extends Check {
+  TransportCheck() {
+    super(
+        "transport",
+        Area.NETWORK,
+        Severity.FAULT,
+        "The model does not hear these packets",
+        "Unicast, multicast or broadcast as set with what the model takes on this protocol",
+        "It never counts a packet: it stays dark.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
-    List<Controller> controllers = facts.plan().display().controllers();
-    for (int i = 0; i < controllers.size(); i++) {
-      Controller controller = controllers.get(i);
-      boolean sentTo = facts.resolution().blocks().get(i).channels() > 0;
+  void run(Facts facts, Consumer<Finding> out) {
+    for (ControllerFacts one : facts.controllers()) {
+      Controller controller = one.controller();
       facts
           .plan()
           .modelOf(controller)
           .support(controller.protocol())
           .map(ProtocolSupport::transports)
-          .filter(allowed -> sentTo && !allowed.contains(controller.transport()))
+          .filter(allowed -> one.sentTo() && !allowed.contains(controller.transport()))
           .ifPresent(allowed -> out.accept(told(facts, controller, allowed)));
     }
   }

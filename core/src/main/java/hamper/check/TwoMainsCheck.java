@@ -9,23 +9,19 @@ import java.util.Optional;
 import java.util.function.Consumer;
 
 /** A supply in an enclosure that hangs on another mains circuit than the enclosure. */
-final class TwoMainsCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "two-mains",
-          Area.POWER,
-          Severity.RISK,
-          "Two mains circuits come into one enclosure",
-          "The mains circuit of each supply with that of the enclosure that it is in",
-          "Whoever unplugs the enclosure and opens it still has mains in it.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class TwoMainsCheck extends Check {
+  TwoMainsCheck() {
+    super(
+        "two-mains",
+        Area.POWER,
+        Severity.RISK,
+        "Two mains circuits come into one enclosure",
+        "The mains circuit of each supply with that of the enclosure that it is in",
+        "Whoever unplugs the enclosure and opens it still has mains in it.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     Plan plan = facts.plan();
     for (Supply supply : plan.supplies().all()) {
       Optional<Enclosure> in = supply.enclosure().map(plan.enclosures()::existing);

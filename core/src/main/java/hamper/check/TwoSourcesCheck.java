@@ -9,23 +9,19 @@ import java.util.Optional;
 import java.util.function.Consumer;
 
 /** Two sources that feed one device at once. */
-final class TwoSourcesCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "two-sources",
-          Area.NETWORK,
-          Severity.FAULT,
-          "Two sources feed one device",
-          "Sources of one controller: a backup of lower priority is right on E1.31; Art-Net and DDP know no priority, and a backup that is the source itself is none",
-          "It follows the one and the other by turns: it stutters.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class TwoSourcesCheck extends Check {
+  TwoSourcesCheck() {
+    super(
+        "two-sources",
+        Area.NETWORK,
+        Severity.FAULT,
+        "Two sources feed one device",
+        "Sources of one controller: a backup of lower priority is right on E1.31; Art-Net and DDP know no priority, and a backup that is the source itself is none",
+        "It follows the one and the other by turns: it stutters.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (Controller controller : facts.plan().display().controllers()) {
       Optional<String> source = controller.settings().source();
       Optional<String> backup = controller.sending().backup();

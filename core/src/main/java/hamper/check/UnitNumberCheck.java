@@ -13,23 +13,19 @@ import java.util.Map;
 import java.util.function.Consumer;
 
 /** Two packs on one serial line with one unit number, or a number that the line cannot call. */
-final class UnitNumberCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "unit-number",
-          Area.SERIAL,
-          Severity.FAULT,
-          "Unit number wrong on a serial line",
-          "Unit numbers on one line with each other and with the numbers that the line can call",
-          "Two packs dim together, or one never answers.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class UnitNumberCheck extends Check {
+  UnitNumberCheck() {
+    super(
+        "unit-number",
+        Area.SERIAL,
+        Severity.FAULT,
+        "Unit number wrong on a serial line",
+        "Unit numbers on one line with each other and with the numbers that the line can call",
+        "Two packs dim together, or one never answers.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (Controller controller : facts.plan().display().controllers()) {
       for (Run run : controller.runs()) {
         if (run.kind() == PortKind.SERIAL) {

@@ -1,35 +1,28 @@
 package hamper.check;
 
 import hamper.display.Controller;
+import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
 import java.util.List;
 import java.util.function.Consumer;
 
 /** A universe that the protocol does not have. */
-final class UniverseRangeCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "universe-range",
-          Area.ADDRESSES,
-          Severity.FAULT,
-          "Universe beyond the protocol",
-          "Universes in use with those that the protocol has",
-          "No packet can carry it: those lights stay dark.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class UniverseRangeCheck extends Check {
+  UniverseRangeCheck() {
+    super(
+        "universe-range",
+        Area.ADDRESSES,
+        Severity.FAULT,
+        "Universe beyond the protocol",
+        "Universes in use with those that the protocol has",
+        "No packet can carry it: those lights stay dark.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
-    List<Controller> controllers = facts.plan().display().controllers();
-    for (int i = 0; i < controllers.size(); i++) {
-      Controller controller = controllers.get(i);
-      facts
-          .resolution()
-          .blocks()
-          .get(i)
+  void run(Facts facts, Consumer<Finding> out) {
+    for (ControllerFacts one : facts.controllers()) {
+      Controller controller = one.controller();
+      one.block()
           .outermostUniverses()
           .filter(universe -> !controller.protocol().hasUniverse(universe))
           .findFirst()

@@ -10,23 +10,19 @@ import java.util.function.Consumer;
 import java.util.stream.Collectors;
 
 /** Universe sizes that source and device do not have in common. */
-final class UniverseSizeCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "universe-size",
-          Area.INPUTS,
-          Severity.FAULT,
-          "Universe size differs",
-          "The controller's universe size with its inputs set by hand, and with the sizes that its model can be set to",
-          "The picture drifts from universe to universe; the ends of long strings are wrong or dark.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class UniverseSizeCheck extends Check {
+  UniverseSizeCheck() {
+    super(
+        "universe-size",
+        Area.INPUTS,
+        Severity.FAULT,
+        "Universe size differs",
+        "The controller's universe size with its inputs set by hand, and with the sizes that its model can be set to",
+        "The picture drifts from universe to universe; the ends of long strings are wrong or dark.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (Controller controller : facts.plan().display().controllers()) {
       if (controller.protocol().usesUniverses()) {
         int size = controller.settings().universeSize();

@@ -8,23 +8,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** The plan asks for something that the device's dialect cannot say. */
-final class UntoldCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "dialect",
-          Area.DIALECT,
-          Severity.FAULT,
-          "The device cannot be told this",
-          "What the plan asks for with what the device model can be told",
-          "The device does it its own way: pixels are shifted or look wrong.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class UntoldCheck extends Check {
+  UntoldCheck() {
+    super(
+        "dialect",
+        Area.DIALECT,
+        Severity.FAULT,
+        "The device cannot be told this",
+        "What the plan asks for with what the device model can be told",
+        "The device does it its own way: pixels are shifted or look wrong.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     facts.untold().forEach(untold -> out.accept(told(facts.plan(), untold)));
   }
 

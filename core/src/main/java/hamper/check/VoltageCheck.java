@@ -10,25 +10,21 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** Pixels that get too little voltage. */
-final class VoltageCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "voltage-low",
-          Area.POWER,
-          Severity.FAULT,
-          "Too little voltage along a run",
-          "The lowest voltage at planned brightness, all white, with the least that the pixel type works at (fault), and with 5 % more (risk)",
-          "White turns yellow, then brown, towards that place; colours flicker.");
-
+final class VoltageCheck extends Check {
   private static final double MARGIN = 1.05;
 
-  @Override
-  public Page page() {
-    return PAGE;
+  VoltageCheck() {
+    super(
+        "voltage-low",
+        Area.POWER,
+        Severity.FAULT,
+        "Too little voltage along a run",
+        "The lowest voltage at planned brightness, all white, with the least that the pixel type works at (fault), and with 5 % more (risk)",
+        "White turns yellow, then brown, towards that place; colours flicker.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (RunPower run : facts.power()) {
       for (Island island : run.islands()) {
         for (Island.Reach reach : island.reaches()) {

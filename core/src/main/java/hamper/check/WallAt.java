@@ -12,9 +12,6 @@ record WallAt(Wall wall, String title, Subject subject) {
   }
 
   private static WallAt of(Plan plan, PieceAt at) {
-    String id = at.piece().id();
-    Subject subject =
-        plan.leg(id).map(leg -> Subject.leg(leg.port(), id)).orElseGet(() -> Subject.piece(id));
-    return new WallAt((Wall) at.piece(), at.title(), subject);
+    return new WallAt((Wall) at.piece(), at.title(), Subject.of(plan, at.piece().id()));
   }
 }

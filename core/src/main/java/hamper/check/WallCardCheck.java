@@ -6,23 +6,19 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** A panel card with more pixels than it takes, or slower than the show. */
-final class WallCardCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "wall-card",
-          Area.WALLS,
-          Severity.FAULT,
-          "Panel card overloaded or too slow",
-          "Pixels of the rows on a card with the card's capacity (fault), and its refresh with the show's rate (risk)",
-          "Part of the wall stays dark, or moving pictures stutter.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class WallCardCheck extends Check {
+  WallCardCheck() {
+    super(
+        "wall-card",
+        Area.WALLS,
+        Severity.FAULT,
+        "Panel card overloaded or too slow",
+        "Pixels of the rows on a card with the card's capacity (fault), and its refresh with the show's rate (risk)",
+        "Part of the wall stays dark, or moving pictures stutter.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     int rate = facts.plan().display().settings().framesPerSecond();
     for (WallAt at : WallAt.all(facts.plan())) {
       at.wall()

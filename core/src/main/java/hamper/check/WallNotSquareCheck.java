@@ -7,25 +7,21 @@ import java.util.Locale;
 import java.util.function.Consumer;
 
 /** A screen whose pixels are not square, though a pitch is told. */
-final class WallNotSquareCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "wall-not-square",
-          Area.WALLS,
-          Severity.HINT,
-          "Pixels of a screen are not square",
-          "Width and height of a screen, each divided by its pixels, with the pitch that is told; 2 % apart at most",
-          "Circles become eggs.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class WallNotSquareCheck extends Check {
+  WallNotSquareCheck() {
+    super(
+        "wall-not-square",
+        Area.WALLS,
+        Severity.HINT,
+        "Pixels of a screen are not square",
+        "Width and height of a screen, each divided by its pixels, with the pitch that is told; 2 % apart at most",
+        "Circles become eggs.");
   }
 
   private static final double APART = 0.02;
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (WallAt at : WallAt.all(facts.plan())) {
       Wall wall = at.wall();
       if (wall.size().isPresent() && wall.pitchMillimetres().isPresent()) {

@@ -9,23 +9,19 @@ import java.util.function.Consumer;
 import java.util.stream.IntStream;
 
 /** Rows of panels that no card carries. */
-final class WallUntiledCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "wall-untiled",
-          Area.WALLS,
-          Severity.FAULT,
-          "Panels that no card carries",
-          "Rows of panels with the rows on the wall's cards, where cards are told",
-          "Those rows stay dark.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class WallUntiledCheck extends Check {
+  WallUntiledCheck() {
+    super(
+        "wall-untiled",
+        Area.WALLS,
+        Severity.FAULT,
+        "Panels that no card carries",
+        "Rows of panels with the rows on the wall's cards, where cards are told",
+        "Those rows stay dark.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (WallAt at : WallAt.all(facts.plan())) {
       at.wall()
           .panels()

@@ -8,23 +8,19 @@ import java.util.Locale;
 import java.util.function.Consumer;
 
 /** Multicast or broadcast over Wi-Fi. */
-final class WifiMulticastCheck implements Check {
-  private static final Page PAGE =
-      new Page(
-          "wifi-multicast",
-          Area.NETWORK,
-          Severity.RISK,
-          "Multicast over Wi-Fi",
-          "How packets reach controllers that hang on the air",
-          "Wi-Fi sends them slowly and to everybody: pictures stutter, other devices too.");
-
-  @Override
-  public Page page() {
-    return PAGE;
+final class WifiMulticastCheck extends Check {
+  WifiMulticastCheck() {
+    super(
+        "wifi-multicast",
+        Area.NETWORK,
+        Severity.RISK,
+        "Multicast over Wi-Fi",
+        "How packets reach controllers that hang on the air",
+        "Wi-Fi sends them slowly and to everybody: pictures stutter, other devices too.");
   }
 
   @Override
-  public void run(Facts facts, Consumer<Finding> out) {
+  void run(Facts facts, Consumer<Finding> out) {
     for (Flow flow : facts.flows()) {
       boolean live = !flow.backup() && flow.traffic().packetsPerSecond() > 0;
       if (live && flow.wifi() && flow.transport() != Transport.UNICAST) {

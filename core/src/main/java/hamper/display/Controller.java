@@ -15,6 +15,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * One device on site. Its settings stand in their own record, so that a run can change without
@@ -176,6 +177,13 @@ public record Controller(
 
   public Optional<IpAddress> address() {
     return settings.address();
+  }
+
+  /** All that it has, its own first and then those of its adapters; each once. */
+  public List<IpAddress> addresses() {
+    return Stream.concat(address().stream(), adapters.stream().map(Adapter::address))
+        .distinct()
+        .toList();
   }
 
   public Optional<Packing> packing() {

@@ -1,5 +1,6 @@
 package hamper.display;
 
+import hamper.address.IpAddress;
 import hamper.address.Protocol;
 import hamper.catalog.Catalog;
 import hamper.catalog.DeviceModel;
@@ -150,6 +151,11 @@ public final class Plan {
 
   public Listed<Subnet> subnets() {
     return subnets;
+  }
+
+  /** The first subnet that an address lies in. */
+  public Optional<Subnet> subnetOf(IpAddress address) {
+    return display.subnets().stream().filter(subnet -> subnet.contains(address)).findFirst();
   }
 
   public Listed<Supply> supplies() {

@@ -3,7 +3,6 @@ package hamper.edit;
 import hamper.address.IpAddress;
 import hamper.address.Protocol;
 import hamper.catalog.DeviceModel;
-import hamper.display.Adapter;
 import hamper.display.Controller;
 import hamper.display.ControllerSettings;
 import hamper.display.Display;
@@ -12,7 +11,6 @@ import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * Adds devices of a model, as people would set them up: the next tags, the next free addresses of
@@ -88,12 +86,7 @@ public record AddControllers(String model, List<String> controllers) implements 
 
   private List<IpAddress> free(Display display) {
     List<IpAddress> taken =
-        display.controllers().stream()
-            .flatMap(
-                one ->
-                    Stream.concat(
-                        one.address().stream(), one.adapters().stream().map(Adapter::address)))
-            .toList();
+        display.controllers().stream().flatMap(one -> one.addresses().stream()).toList();
     return display.subnets().stream()
         .findFirst()
         .map(subnet -> subnet.free(taken, controllers.size()))

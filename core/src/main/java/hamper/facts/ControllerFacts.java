@@ -92,6 +92,11 @@ public record ControllerFacts(
     return List.copyOf(runs);
   }
 
+  /** Whether levels are sent to it: something that it lights has an address. */
+  public boolean sentTo() {
+    return block.channels() > 0;
+  }
+
   /** Of its pixel ports that anything hangs on. */
   public Stream<PortLoad> loads() {
     return runs.stream().flatMap(run -> run.load().stream());

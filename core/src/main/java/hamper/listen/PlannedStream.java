@@ -6,8 +6,6 @@ import hamper.address.Protocol;
 import hamper.address.Transport;
 import hamper.config.SendLine;
 import hamper.config.SendList;
-import hamper.display.Adapter;
-import hamper.display.Controller;
 import hamper.display.Plan;
 import hamper.facts.Facts;
 import hamper.resolve.ControllerBlock;
@@ -70,7 +68,8 @@ public record PlannedStream(
     line.sourceId()
         .ifPresent(
             host ->
-                addresses(plan.existingController(host))
+                plan.existingController(host)
+                    .addresses()
                     .forEach(at -> senders.put(at, line.priority().orElse(0))));
     return new PlannedStream(
         line.protocol(),
@@ -100,13 +99,6 @@ public record PlannedStream(
       return line.universes() == 0 ? line.size() : 1;
     }
     return Math.max(1, Math.min(line.size(), block.usedChannels() - place * line.size()));
-  }
-
-  private static Set<IpAddress> addresses(Controller host) {
-    Set<IpAddress> all = new LinkedHashSet<>();
-    host.address().ifPresent(all::add);
-    host.adapters().stream().map(Adapter::address).forEach(all::add);
-    return all;
   }
 
   /** One stream that two lines speak of: for two devices, or from a source and its backup. */

@@ -2,7 +2,6 @@ package hamper.network;
 
 import hamper.address.IpAddress;
 import hamper.address.Protocol;
-import hamper.display.Adapter;
 import hamper.display.Controller;
 import hamper.display.Plan;
 import hamper.display.Subnet;
@@ -72,10 +71,8 @@ public final class Flows {
 
   /** The address of the host from which packets to the controller leave. */
   private static Optional<String> adapterTo(Plan plan, Controller host, Controller controller) {
-    List<IpAddress> own = new ArrayList<>();
-    host.address().ifPresent(own::add);
-    host.adapters().stream().map(Adapter::address).filter(a -> !own.contains(a)).forEach(own::add);
-    Optional<Subnet> subnet = controller.address().flatMap(address -> subnetOf(plan, address));
+    List<IpAddress> own = host.addresses();
+    Optional<Subnet> subnet = controller.address().flatMap(plan::subnetOf);
     Optional<IpAddress> fitting =
         own.stream()
             .filter(address -> subnet.map(net -> net.contains(address)).orElse(false))
@@ -83,9 +80,5 @@ public final class Flows {
     return fitting
         .or(() -> own.size() == 1 ? Optional.of(own.get(0)) : Optional.empty())
         .map(IpAddress::text);
-  }
-
-  private static Optional<Subnet> subnetOf(Plan plan, IpAddress address) {
-    return plan.display().subnets().stream().filter(net -> net.contains(address)).findFirst();
   }
 }

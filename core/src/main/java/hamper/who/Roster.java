@@ -3,7 +3,6 @@ package hamper.who;
 import hamper.address.IpAddress;
 import hamper.address.Protocol;
 import hamper.catalog.DeviceModel;
-import hamper.display.Adapter;
 import hamper.display.Controller;
 import hamper.display.Plan;
 import java.util.ArrayList;
@@ -79,9 +78,7 @@ public final class Roster {
   }
 
   private List<Answer> atItsPlace(Controller controller) {
-    Set<IpAddress> own = new LinkedHashSet<>();
-    controller.address().ifPresent(own::add);
-    controller.adapters().stream().map(Adapter::address).forEach(own::add);
+    List<IpAddress> own = controller.addresses();
     List<Answer> here = new ArrayList<>();
     places.forEach(
         (key, answers) -> {
