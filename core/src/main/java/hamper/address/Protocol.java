@@ -3,13 +3,16 @@ package hamper.address;
 /** The open protocols that carry levels to a controller, and the universes each can name. */
 public enum Protocol {
   /** Streaming ACN: universes 1..63999, naturally written from 1. */
-  E131(1, 1, 63_999, "E1.31"),
+  E131(1, 1, Protocol.HIGHEST_UNIVERSE, "E1.31"),
   /** Art-Net 4: 15-bit Port-Addresses 0..32767, naturally written from 0. */
   ARTNET(0, 0, 32_767, "Art-Net"),
   /** Distributed Display Protocol: byte offsets in the device's own buffer, no universes. */
   DDP(0, 0, -1, "DDP"),
   /** A host: drives no light of its own and has no block of channels. */
   NONE(0, 0, -1, "none");
+
+  /** The greatest universe that any protocol can name. */
+  public static final int HIGHEST_UNIVERSE = 63_999;
 
   private final int natural;
   private final int firstUniverse;

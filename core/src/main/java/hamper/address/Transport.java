@@ -1,5 +1,7 @@
 package hamper.address;
 
+import java.util.Locale;
+
 /** How packets reach a controller. */
 public enum Transport {
   /** To the controller's own address. */
@@ -7,5 +9,10 @@ public enum Transport {
   /** To the E1.31 group of each universe: everybody who joined hears it. */
   MULTICAST,
   /** To everybody on the subnet. */
-  BROADCAST
+  BROADCAST;
+
+  /** As people say it. */
+  public String title() {
+    return name().toLowerCase(Locale.ROOT);
+  }
 }

@@ -29,8 +29,6 @@ import java.util.stream.Stream;
  * and its power inputs take.
  */
 final class BrightnessAdviser implements Adviser {
-  private static final double VOLTAGE_MARGIN = 1.05;
-
   @Override
   public Stream<Edit> think(Facts facts, Finding finding) {
     Plan plan = facts.plan();
@@ -95,8 +93,7 @@ final class BrightnessAdviser implements Adviser {
   }
 
   private static boolean holds(Island.Reach reach) {
-    return reach.volts().isEmpty()
-        || reach.volts().get().volts() >= reach.leastVolts() * VOLTAGE_MARGIN;
+    return reach.volts().isEmpty() || reach.volts().get().volts() >= reach.plannedVolts();
   }
 
   private static int brightest(HungRun run) {

@@ -48,7 +48,6 @@ final class FeedPlanner {
   record Place(int leg, int position) {}
 
   static final List<Double> FUSES = List.of(1.0, 2.0, 3.0, 4.0, 5.0, 7.5, 10.0, 15.0, 20.0);
-  private static final double VOLTAGE_MARGIN = 1.05;
   private static final int MOST_TRIED = 5000;
   private static final int MOST_PLACES_BETWEEN = 16;
 
@@ -239,7 +238,7 @@ final class FeedPlanner {
     double least = Double.MAX_VALUE;
     for (Island island : power.islands()) {
       for (Island.Reach reach : island.reaches()) {
-        double wanted = reach.leastVolts() * (goal == Goal.PLANNED ? 1 : VOLTAGE_MARGIN);
+        double wanted = goal == Goal.PLANNED ? reach.leastVolts() : reach.plannedVolts();
         double volts = reach.volts().map(Island.Low::volts).orElse(0.0);
         least = Math.min(least, volts / wanted - 1);
       }

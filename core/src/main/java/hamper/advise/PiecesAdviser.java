@@ -1,7 +1,6 @@
 package hamper.advise;
 
 import hamper.check.Finding;
-import hamper.display.Fixture;
 import hamper.display.HungLeg;
 import hamper.display.HungRun;
 import hamper.display.Leg;
@@ -12,7 +11,6 @@ import hamper.display.Plan;
 import hamper.display.Section;
 import hamper.display.SerialDimmer;
 import hamper.display.SlotPiece;
-import hamper.display.StripDecoder;
 import hamper.edit.Edit;
 import hamper.edit.EditsBetween;
 import hamper.edit.SetLegs;
@@ -39,7 +37,7 @@ final class PiecesAdviser implements Adviser {
 
   private static Stream<Edit> changed(Plan plan, String code, Piece piece) {
     if (piece instanceof SlotPiece slots && !code.equals("data-reach")) {
-      return freeSlots(plan, slots).map(slot -> SetPieces.between(piece, at(slots, slot)));
+      return freeSlots(plan, slots).map(slot -> SetPieces.between(piece, slots.withSlot(slot)));
     } else if (piece instanceof SerialDimmer dimmer) {
       return IntStream.rangeClosed(1, SerialDimmer.HIGHEST_UNIT)
           .filter(unit -> line(plan, piece).noneMatch(other -> uses(other, unit)))
@@ -94,22 +92,9 @@ final class PiecesAdviser implements Adviser {
     List<SlotPiece> others =
         line(plan, piece).filter(SlotPiece.class::isInstance).map(SlotPiece.class::cast).toList();
     return IntStream.rangeClosed(1, Math.max(1, SLOTS - piece.channels() + 1))
-        .filter(slot -> others.stream().noneMatch(other -> meets(other, slot, piece.channels())))
+        .filter(slot -> others.stream().noneMatch(piece.withSlot(slot)::meets))
         .limit(1)
         .boxed();
-  }
-
-  private static boolean meets(SlotPiece other, int slot, int channels) {
-    return other.slot() < slot + channels && slot < other.slot() + other.channels();
-  }
-
-  private static SlotPiece at(SlotPiece piece, int slot) {
-    if (piece instanceof Fixture fixture) {
-      return new Fixture(fixture.id(), fixture.name(), slot, fixture.channels(), fixture.pairs());
-    }
-    StripDecoder decoder = (StripDecoder) piece;
-    return new StripDecoder(
-        decoder.id(), decoder.name(), slot, decoder.pixels(), decoder.ledsPerPixel());
   }
 
   /** The other pieces on the same line. */

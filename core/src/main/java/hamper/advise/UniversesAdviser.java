@@ -1,12 +1,13 @@
 package hamper.advise;
 
+import hamper.address.Protocol;
 import hamper.check.Finding;
 import hamper.display.Controller;
-import hamper.display.Run;
 import hamper.edit.Edit;
 import hamper.edit.EditsBetween;
 import hamper.facts.Facts;
 import hamper.resolve.ControllerBlock;
+import hamper.value.RecordShape;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -35,7 +36,7 @@ final class UniversesAdviser implements Adviser {
   }
 
   private static Controller assigned(Controller controller) {
-    return withFirst(withoutHeldLines(controller), Optional.empty());
+    return withoutHeldLines(controller).withFirstUniverse(Optional.empty());
   }
 
   private static Controller nextFree(Facts facts, Controller controller) {
@@ -46,25 +47,14 @@ final class UniversesAdviser implements Adviser {
         next = Math.max(next, block.outermostUniverses().max().orElse(0) + 1);
       }
     }
-    return withFirst(withoutHeldLines(controller), Optional.of(Math.min(next, 63_999)));
-  }
-
-  private static Controller withFirst(Controller controller, Optional<Integer> first) {
-    return controller.withSettings(
-        controller
-            .settings()
-            .withBlock(
-                first,
-                controller.settings().reserveUniverses(),
-                controller.settings().reserveChannels()));
+    return withoutHeldLines(controller)
+        .withFirstUniverse(Optional.of(Math.min(next, Protocol.HIGHEST_UNIVERSE)));
   }
 
   private static Controller withoutHeldLines(Controller controller) {
     return controller.withRuns(
         controller.runs().stream()
-            .map(
-                run ->
-                    new Run(run.kind(), run.port(), run.legs(), Optional.empty(), run.brightness()))
+            .map(run -> RecordShape.with(run, "universe", Optional.empty()))
             .toList());
   }
 }

@@ -167,10 +167,7 @@ final class Outlet {
     } else if (at.piece() instanceof PixelString string) {
       return againstString(at, string);
     } else if (at.piece() instanceof SlotPiece slots) {
-      boolean meets =
-          pieces.stream()
-              .map(one -> (SlotPiece) one.piece())
-              .anyMatch(other -> meets(other, slots));
+      boolean meets = pieces.stream().map(one -> (SlotPiece) one.piece()).anyMatch(slots::meets);
       return meets ? Optional.of("its slots are taken there") : Optional.empty();
     }
     return pieces.isEmpty() ? Optional.empty() : Optional.of("something hangs there");
@@ -235,10 +232,6 @@ final class Outlet {
       return room;
     }
     return Math.min(room, (int) Math.floor((fuse.get() - fullAmps) / ampsAPlace + 1e-6));
-  }
-
-  private static boolean meets(SlotPiece a, SlotPiece b) {
-    return a.slot() < b.slot() + b.channels() && b.slot() < a.slot() + a.channels();
   }
 
   /** The zone where the wire ends now. */

@@ -7,7 +7,6 @@ import hamper.address.Transport;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -122,7 +121,7 @@ public final class ModelFacts {
     String told =
         Arrays.stream(PortKind.values())
             .filter(kind -> kind != PortKind.PIXEL && model.portsOf(kind).isPresent())
-            .map(kind -> counted(kind, "") + " " + kind.name().toLowerCase(Locale.ROOT))
+            .map(kind -> counted(kind, "") + " " + kind.title())
             .collect(Collectors.joining(", "));
     return told.isEmpty() ? "none" : told;
   }
@@ -146,7 +145,7 @@ public final class ModelFacts {
     String ways =
         Arrays.stream(Transport.values())
             .filter(support.transports()::contains)
-            .map(transport -> transport.name().toLowerCase(Locale.ROOT))
+            .map(Transport::title)
             .collect(Collectors.joining(", "));
     String sizes =
         support.universeSizes().stream()

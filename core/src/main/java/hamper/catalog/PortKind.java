@@ -1,5 +1,6 @@
 package hamper.catalog;
 
+import java.util.Locale;
 import java.util.Optional;
 
 /** The kinds of port, in the order in which their channels follow each other in a controller. */
@@ -16,6 +17,11 @@ public enum PortKind {
 
   PortKind(String mark) {
     this.mark = mark;
+  }
+
+  /** As people say it: "relay". */
+  public String title() {
+    return name().toLowerCase(Locale.ROOT);
   }
 
   /** What stands before the number in a port's name: K1-7, K1-R3, K1-DMX2. */

@@ -6,7 +6,6 @@ import hamper.display.Controller;
 import hamper.facts.ControllerFacts;
 import hamper.facts.Facts;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
@@ -39,11 +38,8 @@ final class TransportCheck extends Check {
 
   private Finding told(Facts facts, Controller controller, Set<Transport> allowed) {
     String takes =
-        allowed.stream()
-            .sorted()
-            .map(transport -> transport.name().toLowerCase(Locale.ROOT))
-            .collect(Collectors.joining(" or "));
-    String set = controller.transport().name().toLowerCase(Locale.ROOT);
+        allowed.stream().sorted().map(Transport::title).collect(Collectors.joining(" or "));
+    String set = controller.transport().title();
     return finding(
         "%s is sent %s by %s; %s takes %s"
             .formatted(

@@ -11,8 +11,6 @@ import java.util.function.Consumer;
 
 /** Pixels that get too little voltage. */
 final class VoltageCheck extends Check {
-  private static final double MARGIN = 1.05;
-
   VoltageCheck() {
     super(
         "voltage-low",
@@ -39,7 +37,7 @@ final class VoltageCheck extends Check {
   /** Where the supply is of another voltage, that is what is told. */
   private static boolean low(Island island, Island.Reach reach) {
     return reach.volts().isPresent()
-        && reach.volts().get().volts() < reach.leastVolts() * MARGIN
+        && reach.volts().get().volts() < reach.plannedVolts()
         && island.feeds().stream().noneMatch(feed -> SupplyVoltageCheck.isAnother(feed, reach));
   }
 
@@ -59,7 +57,7 @@ final class VoltageCheck extends Check {
                 full,
                 Volts.needed(reach.leastVolts())),
         FeedWords.volts(low.volts()),
-        FeedWords.needed(fault ? reach.leastVolts() : reach.leastVolts() * MARGIN),
+        FeedWords.needed(fault ? reach.leastVolts() : reach.plannedVolts()),
         List.of(Subject.leg(port, at.piece())));
   }
 

@@ -4,7 +4,6 @@ import hamper.address.Transport;
 import hamper.facts.Facts;
 import hamper.network.Flow;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
 
 /** Multicast or broadcast over Wi-Fi. */
@@ -24,7 +23,7 @@ final class WifiMulticastCheck extends Check {
     for (Flow flow : facts.flows()) {
       boolean live = !flow.backup() && flow.traffic().packetsPerSecond() > 0;
       if (live && flow.wifi() && flow.transport() != Transport.UNICAST) {
-        String how = flow.transport().name().toLowerCase(Locale.ROOT);
+        String how = flow.transport().title();
         String tag = facts.plan().existingController(flow.controller()).tag();
         out.accept(
             finding(

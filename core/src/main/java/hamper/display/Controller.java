@@ -167,6 +167,10 @@ public record Controller(
         id, tag, name, model, settings, inputs, sending, adapters, cables, newPowered, runs);
   }
 
+  public Controller withFirstUniverse(Optional<Integer> first) {
+    return withSettings(settings.withFirstUniverse(first));
+  }
+
   public Protocol protocol() {
     return settings.protocol();
   }

@@ -47,7 +47,7 @@ public record ControllerSettings(
 
   public ControllerSettings {
     Require.text("note", note, LONGEST_NOTE);
-    Require.inRange("firstUniverse", firstUniverse, 0, 63_999);
+    Require.inRange("firstUniverse", firstUniverse, 0, Protocol.HIGHEST_UNIVERSE);
     Require.inRange("universeSize", universeSize, 6, 512);
     Require.inRange("reserveUniverses", reserveUniverses, 0, 64_000);
     Require.inRange("reserveChannels", reserveChannels, 0, Hold.MOST_CHANNELS);
@@ -150,10 +150,14 @@ public record ControllerSettings(
         packed, "portStart", Optional.of(portStart.orElse(inForce.portStart())));
   }
 
+  public ControllerSettings withFirstUniverse(Optional<Integer> newFirstUniverse) {
+    return RecordShape.with(this, "firstUniverse", newFirstUniverse);
+  }
+
   /** A block that stays where it is and as large as it is. */
   public ControllerSettings withBlock(
       Optional<Integer> newFirstUniverse, int newReserveUniverses, int newReserveChannels) {
-    ControllerSettings from = RecordShape.with(this, "firstUniverse", newFirstUniverse);
+    ControllerSettings from = withFirstUniverse(newFirstUniverse);
     ControllerSettings reserved = RecordShape.with(from, "reserveUniverses", newReserveUniverses);
     return RecordShape.with(reserved, "reserveChannels", newReserveChannels);
   }

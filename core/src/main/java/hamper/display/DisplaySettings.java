@@ -1,5 +1,6 @@
 package hamper.display;
 
+import hamper.address.Protocol;
 import hamper.value.Require;
 import java.util.Optional;
 
@@ -20,7 +21,7 @@ public record DisplaySettings(
     Optional<Boolean> keepsStill,
     Optional<ShowHours> showHours) {
   public DisplaySettings {
-    Require.inRange("firstUniverse", firstUniverse, 0, 63_999);
+    Require.inRange("firstUniverse", firstUniverse, 0, Protocol.HIGHEST_UNIVERSE);
     Require.inRange("universeStride", universeStride, 1, 10_000);
     Require.inRange("framesPerSecond", framesPerSecond, 1, 200);
   }

@@ -1,6 +1,7 @@
 package hamper.display;
 
 import hamper.value.Require;
+import java.util.Locale;
 
 /**
  * How the cells of a grid follow each other, as seen from the front.
@@ -38,6 +39,15 @@ public record GridOrder(Corner start, Lines lines, boolean serpentine) {
   /** Row by row from the top left, each from the left. */
   public static GridOrder reading() {
     return new GridOrder(Corner.TOP_LEFT, Lines.ROWS, false);
+  }
+
+  /** As people say it: "rows from top left, back and forth". */
+  public String told() {
+    return "%s from %s%s"
+        .formatted(
+            lines.name().toLowerCase(Locale.ROOT),
+            start.name().toLowerCase(Locale.ROOT).replace('_', ' '),
+            serpentine ? ", back and forth" : "");
   }
 
   /**

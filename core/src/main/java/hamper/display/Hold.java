@@ -1,5 +1,6 @@
 package hamper.display;
 
+import hamper.address.Protocol;
 import hamper.value.Require;
 import java.util.Optional;
 
@@ -14,7 +15,7 @@ public record Hold(Optional<Integer> universe, int channel) {
   public static final int MOST_CHANNELS = 64_000 * 512;
 
   public Hold {
-    Require.inRange("universe", universe, 0, 63_999);
+    Require.inRange("universe", universe, 0, Protocol.HIGHEST_UNIVERSE);
     Require.inRange("channel", channel, 1, universe.isPresent() ? 512 : MOST_CHANNELS);
   }
 

@@ -1,5 +1,6 @@
 package hamper.display;
 
+import hamper.address.Protocol;
 import hamper.value.Require;
 
 /**
@@ -11,7 +12,7 @@ import hamper.value.Require;
  */
 public record InputRange(int firstUniverse, int count, int size) {
   public InputRange {
-    Require.inRange("firstUniverse", firstUniverse, 0, 63_999);
+    Require.inRange("firstUniverse", firstUniverse, 0, Protocol.HIGHEST_UNIVERSE);
     Require.inRange("count", count, 1, 64_000);
     Require.inRange("size", size, 1, 512);
   }

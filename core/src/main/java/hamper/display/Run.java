@@ -1,5 +1,6 @@
 package hamper.display;
 
+import hamper.address.Protocol;
 import hamper.catalog.PortKind;
 import hamper.value.Require;
 import java.util.List;
@@ -20,7 +21,7 @@ public record Run(
     Optional<Integer> brightness) {
   public Run {
     Require.inRange("port", port, 1, 1024);
-    Require.inRange("universe", universe, 0, 63_999);
+    Require.inRange("universe", universe, 0, Protocol.HIGHEST_UNIVERSE);
     Require.inRange("brightness", brightness, 0, 100);
     Require.that(
         universe.isEmpty() || kind == PortKind.DMX,

@@ -1,5 +1,6 @@
 package hamper.display;
 
+import hamper.address.Protocol;
 import hamper.value.Require;
 import java.util.Optional;
 
@@ -26,7 +27,7 @@ public record Sending(
 
   public Sending {
     backup.ifPresent(id -> Require.id("backup", id));
-    Require.inRange("synchronization", synchronization, 1, 63_999);
+    Require.inRange("synchronization", synchronization, 1, Protocol.HIGHEST_UNIVERSE);
     Require.text("hostName", hostName, 80);
   }
 

@@ -66,7 +66,7 @@ public record HoldPlaces(
       Controller controller, Map<String, Integer> first, Set<LinePlace> lines) {
     Controller placed = controller;
     if (first.containsKey(controller.id())) {
-      placed = Runs.withFirstUniverse(placed, Optional.of(first.get(controller.id())));
+      placed = placed.withFirstUniverse(Optional.of(first.get(controller.id())));
     }
     for (LinePlace line : lines) {
       placed = Runs.withUniverse(placed, line.port(), line.universe());

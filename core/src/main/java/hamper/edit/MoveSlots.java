@@ -4,7 +4,6 @@ import hamper.display.Display;
 import hamper.display.Piece;
 import hamper.display.Plan;
 import hamper.display.SlotPiece;
-import hamper.value.RecordShape;
 import hamper.value.RefusedException;
 import hamper.value.Require;
 import java.util.List;
@@ -27,7 +26,7 @@ public record MoveSlots(List<String> pieces, int by) implements Edit {
 
   private Piece moved(Piece piece) {
     if (piece instanceof SlotPiece one) {
-      return (Piece) RecordShape.with((Record) one, "slot", one.slot() + by);
+      return one.withSlot(one.slot() + by);
     }
     throw new RefusedException(
         "pieces", Require.quoted(piece.name()), "it has no slot; name fixtures or decoders");

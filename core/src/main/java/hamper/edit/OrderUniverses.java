@@ -82,7 +82,7 @@ public record OrderUniverses(By by, int stride, boolean letGo) implements Edit {
       int first = taken.free(base, stride, next, size);
       next = first + size;
       Optional<Integer> fixed = by == By.LIST ? Optional.empty() : Optional.of(first);
-      controllers.set(index, Runs.withFirstUniverse(controllers.get(index), fixed));
+      controllers.set(index, controllers.get(index).withFirstUniverse(fixed));
     }
     Display numberedAnew = display.withControllers(controllers);
     return by == By.LIST

@@ -8,7 +8,6 @@ import hamper.value.RefusedException;
 import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -56,7 +55,7 @@ public record PatchAcross(List<String> pieces, String controller, Optional<Integ
         "controller",
         owner.tag(),
         "it has no %d free %s ports one after another; name the first, or another controller"
-            .formatted(pieces.size(), kind.name().toLowerCase(Locale.ROOT)));
+            .formatted(pieces.size(), kind.title()));
   }
 
   @Override

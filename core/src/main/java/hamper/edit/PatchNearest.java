@@ -21,7 +21,6 @@ import hamper.display.Whereabouts;
 import hamper.value.RefusedException;
 import hamper.value.Require;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -71,7 +70,7 @@ public record PatchNearest(List<String> pieces) implements Edit {
                     "piece",
                     Require.quoted(at.title()),
                     "no %s port of any controller has room for it; add a controller"
-                        .formatted(kind.name().toLowerCase(Locale.ROOT))));
+                        .formatted(kind.title())));
   }
 
   /** Unknown distances come last; the sort is stable, so that list order decides. */
@@ -117,7 +116,7 @@ public record PatchNearest(List<String> pieces) implements Edit {
           && used + places(string) <= limit
           && (there.isEmpty() || fuseHolds(plan, controller, run, at));
     } else if (piece instanceof SlotPiece slots) {
-      return there.stream().noneMatch(other -> meets((SlotPiece) other, slots));
+      return there.stream().noneMatch(other -> slots.meets((SlotPiece) other));
     }
     return there.isEmpty();
   }
@@ -151,10 +150,6 @@ public record PatchNearest(List<String> pieces) implements Edit {
 
   private static int places(Piece piece) {
     return piece instanceof PixelString string ? string.pixels() + string.nullPixels() : 0;
-  }
-
-  private static boolean meets(SlotPiece a, SlotPiece b) {
-    return a.slot() < b.slot() + b.channels() && b.slot() < a.slot() + a.channels();
   }
 
   @Override

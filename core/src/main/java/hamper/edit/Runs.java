@@ -42,10 +42,6 @@ final class Runs {
         .orElseGet(() -> Run.of(port.kind(), port.port(), List.of()));
   }
 
-  static Controller withFirstUniverse(Controller controller, Optional<Integer> first) {
-    return controller.withSettings(RecordShape.with(controller.settings(), "firstUniverse", first));
-  }
-
   /** The controller with the universe of a DMX line held. */
   static Controller withUniverse(Controller controller, PortRef port, int universe) {
     return controller.withRun(

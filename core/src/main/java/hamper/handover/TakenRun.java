@@ -21,7 +21,6 @@ import hamper.value.Require;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -48,11 +47,11 @@ final class TakenRun {
   String title() {
     return output.kind() == PortKind.PIXEL
         ? "port " + output.label()
-        : "%s %s".formatted(output.kind().name().toLowerCase(Locale.ROOT), output.label());
+        : "%s %s".formatted(output.kind().title(), output.label());
   }
 
   String slug() {
-    return "%s-%d".formatted(output.kind().name().toLowerCase(Locale.ROOT), output.port());
+    return "%s-%d".formatted(output.kind().title(), output.port());
   }
 
   /**

@@ -39,7 +39,14 @@ public record Island(
       double suppliedVolts,
       double leastVolts,
       Optional<Low> volts,
-      Optional<Low> fullVolts) {}
+      Optional<Low> fullVolts) {
+    private static final double MARGIN = 1.05;
+
+    /** What is planned on (V): the least, and 5 % more. */
+    public double plannedVolts() {
+      return leastVolts * MARGIN;
+    }
+  }
 
   /**
    * The lowest voltage somewhere.

@@ -118,10 +118,7 @@ public final class Crew {
       all.add(
           new Labelled(
               "Takes",
-              "%s by %s"
-                  .formatted(
-                      controller.protocol().title(),
-                      controller.transport().name().toLowerCase(Locale.ROOT))));
+              "%s by %s".formatted(controller.protocol().title(), controller.transport().title())));
       String universes = LidSheets.universes(own);
       if (!universes.isEmpty()) {
         all.add(new Labelled("Universes", universes));

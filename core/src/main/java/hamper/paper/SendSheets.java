@@ -10,7 +10,6 @@ import hamper.sheet.ShowList;
 import hamper.sheet.ShowList.ShowRow;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /** What sources are told, and what whoever makes the show has to know. */
@@ -54,7 +53,7 @@ final class SendSheets {
   private static String to(SendLine one) {
     return one.destinationKind() == SendLine.Kind.BROADCAST
         ? one.destination()
-        : one.transport().name().toLowerCase(Locale.ROOT) + " " + one.destination();
+        : one.transport().title() + " " + one.destination();
   }
 
   private static String universes(SendLine one) {

@@ -5,7 +5,6 @@ import hamper.config.Configuration;
 import hamper.config.Input;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** What a device is told of itself and of its inputs. */
@@ -17,9 +16,7 @@ final class DeviceCells {
     cells.add(SheetCell.words("model", "model", told.model()));
     told.mode().ifPresent(mode -> cells.add(SheetCell.words("mode", "mode", mode)));
     cells.add(SheetCell.words("protocol", "protocol", told.protocol().title()));
-    cells.add(
-        SheetCell.words(
-            "transport", "transport", told.transport().name().toLowerCase(Locale.ROOT)));
+    cells.add(SheetCell.words("transport", "transport", told.transport().title()));
     told.address().ifPresent(at -> cells.add(SheetCell.words("address", "address", at.text())));
     told.packing()
         .ifPresent(

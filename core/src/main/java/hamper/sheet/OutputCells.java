@@ -5,11 +5,9 @@ import hamper.catalog.PortKind;
 import hamper.config.DeviceStart;
 import hamper.config.Output;
 import hamper.config.OutputSection;
-import hamper.display.GridOrder;
 import hamper.display.Panels;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
@@ -139,14 +137,14 @@ final class OutputCells {
 
   private void matrix(OutputSection.Matrix matrix) {
     words("matrix", "across × down", "%d × %d".formatted(matrix.width(), matrix.height()));
-    words("order", "pixel order", order(matrix.order()));
+    words("order", "pixel order", matrix.order().told());
     matrix.panels().ifPresent(this::panels);
   }
 
   private void panels(Panels panels) {
     words("panels", "panels", "%d × %d".formatted(panels.columns(), panels.rows()));
     words("panel", "one panel", "%d × %d".formatted(panels.panelWidth(), panels.panelHeight()));
-    words("chain", "panel order", order(panels.order()));
+    words("chain", "panel order", panels.order().told());
     for (int i = 0; i < panels.cards().size(); i++) {
       String rows =
           panels.cards().get(i).rows().stream()
@@ -154,14 +152,6 @@ final class OutputCells {
               .collect(Collectors.joining("+"));
       words("card %d".formatted(i + 1), "rows of card %d".formatted(i + 1), rows);
     }
-  }
-
-  private static String order(GridOrder order) {
-    return "%s from %s%s"
-        .formatted(
-            order.lines().name().toLowerCase(Locale.ROOT),
-            order.start().name().toLowerCase(Locale.ROOT).replace('_', ' '),
-            order.serpentine() ? ", back and forth" : "");
   }
 
   private void start(DeviceStart start) {

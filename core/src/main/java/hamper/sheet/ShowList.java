@@ -2,7 +2,6 @@ package hamper.sheet;
 
 import hamper.display.Brightness;
 import hamper.display.Controller;
-import hamper.display.GridOrder;
 import hamper.display.PieceAt;
 import hamper.display.PixelString;
 import hamper.display.Plan;
@@ -12,7 +11,6 @@ import hamper.display.Wall;
 import hamper.resolve.Placement;
 import hamper.resolve.Resolution;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -108,13 +106,6 @@ public record ShowList(String display, int version, int framesPerSecond, List<Sh
   }
 
   private static String wall(Wall wall) {
-    GridOrder order = wall.order();
-    return "%d × %d, %s from %s%s"
-        .formatted(
-            wall.width(),
-            wall.height(),
-            order.lines().name().toLowerCase(Locale.ROOT),
-            order.start().name().toLowerCase(Locale.ROOT).replace('_', ' '),
-            order.serpentine() ? ", back and forth" : "");
+    return "%d × %d, %s".formatted(wall.width(), wall.height(), wall.order().told());
   }
 }

@@ -1,5 +1,6 @@
 package hamper.wire;
 
+import hamper.address.Protocol;
 import java.nio.charset.StandardCharsets;
 
 /**
@@ -13,7 +14,7 @@ public final class E131 {
   /** The universe to which discovery packets go. */
   public static final int DISCOVERY_UNIVERSE = 64_214;
 
-  public static final int LAST_UNIVERSE = 63_999;
+  public static final int LAST_UNIVERSE = Protocol.HIGHEST_UNIVERSE;
   public static final int MOST_SLOTS = 512;
   public static final int MOST_PRIORITY = 200;
 

@@ -158,7 +158,7 @@ final class Hanging {
         kind == wanted,
         wish.cells().head(PlanColumn.PORT),
         Require.quoted(wish.cells().text(PlanColumn.PORT)),
-        "it hangs on a %s port".formatted(wanted.name().toLowerCase(Locale.ROOT)));
+        "it hangs on a %s port".formatted(wanted.title()));
     Require.that(
         wish.port() >= 1 && wish.port() <= 1024,
         wish.cells().head(PlanColumn.PORT),

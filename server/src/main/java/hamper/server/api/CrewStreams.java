@@ -3,6 +3,7 @@ package hamper.server.api;
 import hamper.server.api.Follower.Message;
 import hamper.server.crew.CrewDoor;
 import hamper.server.crew.CrewKeys;
+import hamper.server.daemons.Daemons;
 import hamper.server.handover.Seasons;
 import hamper.server.store.CrewKey;
 import java.time.Instant;
@@ -45,10 +46,10 @@ class CrewStreams implements ApplicationListener<ContextClosedEvent> {
           60,
           TimeUnit.SECONDS,
           new SynchronousQueue<>(),
-          CrewStreams::thread,
+          Daemons.named("crew streams"),
           new ThreadPoolExecutor.DiscardPolicy());
   private final ScheduledExecutorService heart =
-      Executors.newSingleThreadScheduledExecutor(CrewStreams::thread);
+      Executors.newSingleThreadScheduledExecutor(Daemons.named("crew streams"));
 
   CrewStreams(CrewKeys keys, CrewDoor door, Seasons seasons) {
     this.keys = keys;
@@ -56,12 +57,6 @@ class CrewStreams implements ApplicationListener<ContextClosedEvent> {
     keys.follow(this::letGoWithoutKey);
     door.follow(() -> all.keySet().forEach(Follower::letGo));
     heart.scheduleWithFixedDelay(this::beat, BEAT, BEAT, TimeUnit.SECONDS);
-  }
-
-  private static Thread thread(Runnable work) {
-    Thread thread = new Thread(work, "crew streams");
-    thread.setDaemon(true);
-    return thread;
   }
 
   /**

@@ -3,6 +3,7 @@ package hamper.server.api;
 import hamper.files.Json;
 import hamper.server.api.Follower.Message;
 import hamper.server.crew.CrewDoor;
+import hamper.server.daemons.Daemons;
 import hamper.server.handover.Seasons;
 import hamper.server.output.Output;
 import hamper.server.output.OutputState;
@@ -55,11 +56,11 @@ class Followers implements ApplicationListener<ContextClosedEvent> {
           60,
           TimeUnit.SECONDS,
           new SynchronousQueue<>(),
-          Followers::thread,
+          Daemons.named("followers"),
           new ThreadPoolExecutor.DiscardPolicy());
 
   private final ScheduledExecutorService heart =
-      Executors.newSingleThreadScheduledExecutor(Followers::thread);
+      Executors.newSingleThreadScheduledExecutor(Daemons.named("followers"));
 
   Followers(Output output, Seasons seasons, CrewDoor door) {
     output.follow(this::tell);
@@ -133,12 +134,6 @@ class Followers implements ApplicationListener<ContextClosedEvent> {
 
   private void beat() {
     all.forEach(follower -> follower.tell(HEARTBEAT));
-  }
-
-  private static Thread thread(Runnable work) {
-    Thread thread = new Thread(work, "followers");
-    thread.setDaemon(true);
-    return thread;
   }
 
   /** Before the web server closes, which would wait for streams. */

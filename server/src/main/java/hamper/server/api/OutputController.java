@@ -1,5 +1,6 @@
 package hamper.server.api;
 
+import hamper.address.Protocol;
 import hamper.display.PortRef;
 import hamper.pattern.Colour;
 import hamper.pattern.Pattern;
@@ -64,7 +65,7 @@ class OutputController {
    */
   record LitSlot(Optional<String> controller, Optional<Integer> universe, int channel) {
     LitSlot {
-      Require.inRange("universe", universe, 1, 63_999);
+      Require.inRange("universe", universe, 1, Protocol.HIGHEST_UNIVERSE);
       Require.inRange("channel", channel, 0, Integer.MAX_VALUE);
     }
   }

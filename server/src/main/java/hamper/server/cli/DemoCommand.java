@@ -1,6 +1,7 @@
 package hamper.server.cli;
 
 import hamper.catalog.Catalog;
+import hamper.server.daemons.Daemons;
 import hamper.server.live.DemoDisplay;
 import hamper.server.live.Displays;
 import hamper.server.output.Output;
@@ -30,8 +31,7 @@ public final class DemoCommand extends ServeCommand {
   /** Its stand-ins start beside it; nothing waits for them. */
   @Override
   protected void ready(ConfigurableApplicationContext context) {
-    Thread seating = new Thread(() -> context.getBean(Output.class).seatAll(), "seating");
-    seating.setDaemon(true);
+    Thread seating = Daemons.thread("seating", () -> context.getBean(Output.class).seatAll());
     seating.start();
   }
 }

@@ -1,5 +1,6 @@
 package hamper.server.crew;
 
+import hamper.server.daemons.Daemons;
 import hamper.server.output.MachineAdapter;
 import hamper.server.safety.Gates;
 import hamper.value.RefusedException;
@@ -58,12 +59,7 @@ public final class CrewDoor {
   private final Authority authority;
   private final List<Runnable> followers = new CopyOnWriteArrayList<>();
   private final ScheduledExecutorService timer =
-      Executors.newSingleThreadScheduledExecutor(
-          work -> {
-            Thread thread = new Thread(work, "crew door");
-            thread.setDaemon(true);
-            return thread;
-          });
+      Executors.newSingleThreadScheduledExecutor(Daemons.named("crew door"));
   private Connector connector;
   private Open open;
   private ScheduledFuture<?> end;

@@ -4,6 +4,7 @@ import hamper.check.Checks;
 import hamper.check.Finding;
 import hamper.check.Severity;
 import hamper.facts.Facts;
+import hamper.server.daemons.Daemons;
 import hamper.server.output.Giving;
 import hamper.server.output.Ground;
 import hamper.standin.Place;
@@ -34,18 +35,13 @@ public class GivingRuns {
   private final Seasons seasons;
   private final InstantSource clock = InstantSource.system();
   private final Map<String, Work> works = new ConcurrentHashMap<>();
-  private final ExecutorService visits = Executors.newFixedThreadPool(AT_ONCE, GivingRuns::thread);
-  private final ExecutorService runs = Executors.newCachedThreadPool(GivingRuns::thread);
+  private final ExecutorService visits =
+      Executors.newFixedThreadPool(AT_ONCE, Daemons.named("giving"));
+  private final ExecutorService runs = Executors.newCachedThreadPool(Daemons.named("giving"));
 
   public GivingRuns(Ground ground, Seasons seasons) {
     this.ground = ground;
     this.seasons = seasons;
-  }
-
-  private static Thread thread(Runnable work) {
-    Thread thread = new Thread(work, "giving");
-    thread.setDaemon(true);
-    return thread;
   }
 
   /** The one on its way, or the last. */

@@ -7,6 +7,7 @@ import hamper.facts.Facts;
 import hamper.listen.AirReport;
 import hamper.listen.HeardStream;
 import hamper.listen.Vantage;
+import hamper.server.daemons.Daemons;
 import hamper.server.live.Displays;
 import hamper.server.live.LiveDisplay;
 import hamper.server.output.Ground;
@@ -79,13 +80,7 @@ public final class Captures {
   private final Ground ground;
   private final Path folder;
   private final Map<String, Dropped> all = new ConcurrentHashMap<>();
-  private final ExecutorService one =
-      Executors.newSingleThreadExecutor(
-          work -> {
-            Thread thread = new Thread(work, "captures");
-            thread.setDaemon(true);
-            return thread;
-          });
+  private final ExecutorService one = Executors.newSingleThreadExecutor(Daemons.named("captures"));
 
   Captures(Displays displays, Ground ground, OutputSetting setting) {
     this.displays = displays;

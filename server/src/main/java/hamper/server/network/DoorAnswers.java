@@ -1,5 +1,6 @@
 package hamper.server.network;
 
+import hamper.server.daemons.Daemons;
 import hamper.server.output.Door;
 import hamper.standin.Place;
 import java.io.Closeable;
@@ -18,13 +19,7 @@ final class DoorAnswers implements Closeable {
 
   private final Door door = new Door();
   private final ExecutorService asking =
-      Executors.newFixedThreadPool(
-          AT_A_TIME,
-          work -> {
-            Thread thread = new Thread(work, "asking doors");
-            thread.setDaemon(true);
-            return thread;
-          });
+      Executors.newFixedThreadPool(AT_A_TIME, Daemons.named("asking doors"));
 
   /**
    * What is answered, by what each place is called here; whoever answers nothing that can be read

@@ -3,6 +3,7 @@ package hamper.server.network;
 import hamper.catalog.PortKind;
 import hamper.display.PortRef;
 import hamper.facts.Facts;
+import hamper.server.daemons.Daemons;
 import hamper.server.output.Asking;
 import hamper.server.output.Ground;
 import hamper.server.output.StandInGround;
@@ -77,13 +78,7 @@ public final class LineRuns {
 
   private final Ground ground;
   private final Map<Key, Work> works = new ConcurrentHashMap<>();
-  private final ExecutorService one =
-      Executors.newSingleThreadExecutor(
-          work -> {
-            Thread thread = new Thread(work, "on a line");
-            thread.setDaemon(true);
-            return thread;
-          });
+  private final ExecutorService one = Executors.newSingleThreadExecutor(Daemons.named("on a line"));
 
   LineRuns(Ground ground) {
     this.ground = ground;

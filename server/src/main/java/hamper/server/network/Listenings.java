@@ -8,6 +8,7 @@ import hamper.listen.AirReport;
 import hamper.listen.HeardSource;
 import hamper.listen.HeardStream;
 import hamper.listen.Vantage;
+import hamper.server.daemons.Daemons;
 import hamper.server.live.Displays;
 import hamper.server.live.LiveDisplay;
 import hamper.server.output.Asking;
@@ -101,8 +102,7 @@ public final class Listenings {
 
     Work(String display, LiveDisplay.Look look) {
       this.display = display;
-      thread = new Thread(this::run, "listening");
-      thread.setDaemon(true);
+      thread = Daemons.thread("listening", this::run);
       AirReport nothing = new AirReport(List.of(), List.of(), List.of());
       told =
           told(look.version(), true, 0, List.of(), nothing, Map.of(), List.of(), Optional.empty());

@@ -10,10 +10,10 @@ import java.nio.channels.Selector;
 import java.nio.channels.SocketChannel;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.TimeUnit;
 
 /** Which doors of many let somebody in; all are tried at once. */
 final class OpenDoors {
-  private static final long NANOS_A_MILLI = 1_000_000;
 
   private OpenDoors() {}
 
@@ -40,9 +40,9 @@ final class OpenDoors {
           // nobody can be there
         }
       }
-      long until = System.nanoTime() + millis * NANOS_A_MILLI;
+      long until = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(millis);
       while (waiting > 0 && until - System.nanoTime() > 0) {
-        selector.select(Math.max(1, (until - System.nanoTime()) / NANOS_A_MILLI));
+        selector.select(Math.max(1, TimeUnit.NANOSECONDS.toMillis(until - System.nanoTime())));
         for (SelectionKey key : selector.selectedKeys()) {
           waiting--;
           if (isOpen(key)) {

@@ -2,6 +2,7 @@ package hamper.server.network;
 
 import hamper.display.Controller;
 import hamper.facts.Facts;
+import hamper.server.daemons.Daemons;
 import hamper.server.output.Asking;
 import hamper.server.output.Ground;
 import hamper.standin.Place;
@@ -55,12 +56,7 @@ public final class WhoRuns {
   private final Map<String, Set<String>> asked = new ConcurrentHashMap<>();
   private final Map<String, Future<?>> working = new ConcurrentHashMap<>();
   private final ExecutorService one =
-      Executors.newSingleThreadExecutor(
-          work -> {
-            Thread thread = new Thread(work, "who is there");
-            thread.setDaemon(true);
-            return thread;
-          });
+      Executors.newSingleThreadExecutor(Daemons.named("who is there"));
 
   WhoRuns(Ground ground) {
     this.ground = ground;

@@ -2,6 +2,7 @@ package hamper.server.output;
 
 import hamper.display.Piece;
 import hamper.send.Pace;
+import hamper.server.daemons.Daemons;
 import hamper.server.live.LiveDisplay;
 import java.io.IOException;
 import java.time.InstantSource;
@@ -108,10 +109,8 @@ final class Session {
 
   void start() {
     pace = new Pace(System.nanoTime(), rate());
-    sending = new Thread(this::run, "output");
-    laying = new Thread(this::follow, "output layout");
-    sending.setDaemon(true);
-    laying.setDaemon(true);
+    sending = Daemons.thread("output", this::run);
+    laying = Daemons.thread("output layout", this::follow);
     sending.start();
     laying.start();
   }

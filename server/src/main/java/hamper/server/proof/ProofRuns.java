@@ -1,6 +1,7 @@
 package hamper.server.proof;
 
 import hamper.facts.Facts;
+import hamper.server.daemons.Daemons;
 import hamper.server.store.TrialStore;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
@@ -40,13 +41,7 @@ public final class ProofRuns {
   private final List<Consumer<String>> followers = new CopyOnWriteArrayList<>();
   private final ConcurrentHashMap<String, ProofRun> runs = new ConcurrentHashMap<>();
   private final ConcurrentHashMap<String, Future<?>> working = new ConcurrentHashMap<>();
-  private final ExecutorService one =
-      Executors.newSingleThreadExecutor(
-          work -> {
-            Thread thread = new Thread(work, "proof");
-            thread.setDaemon(true);
-            return thread;
-          });
+  private final ExecutorService one = Executors.newSingleThreadExecutor(Daemons.named("proof"));
 
   ProofRuns(TrialStore store) {
     this.store = store;

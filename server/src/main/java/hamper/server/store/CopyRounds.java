@@ -1,5 +1,6 @@
 package hamper.server.store;
 
+import hamper.server.daemons.Daemons;
 import java.time.Duration;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -14,7 +15,7 @@ public final class CopyRounds implements AutoCloseable {
   private final DailyCopies copies;
   private final Engine engine;
   private final ScheduledExecutorService rounds =
-      Executors.newSingleThreadScheduledExecutor(CopyRounds::thread);
+      Executors.newSingleThreadScheduledExecutor(Daemons.named("daily-copy"));
 
   public CopyRounds(Engine engine, DailyCopies copies) {
     this.engine = engine;
@@ -35,12 +36,6 @@ public final class CopyRounds implements AutoCloseable {
     } catch (RuntimeException e) {
       LOG.warn("The daily copy was not made: {}", e.getMessage());
     }
-  }
-
-  private static Thread thread(Runnable work) {
-    Thread thread = new Thread(work, "daily-copy");
-    thread.setDaemon(true);
-    return thread;
   }
 
   @Override

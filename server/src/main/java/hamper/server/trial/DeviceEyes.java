@@ -1,5 +1,6 @@
 package hamper.server.trial;
 
+import hamper.server.daemons.Daemons;
 import hamper.server.output.Door;
 import hamper.standin.Place;
 import java.io.IOException;
@@ -10,12 +11,12 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
 import tools.jackson.databind.JsonNode;
 
 /** Asks stand-ins what they show, some at a time. */
 final class DeviceEyes {
   private static final int AT_A_TIME = 4;
-  private static final long NANOS_A_MILLI = 1_000_000;
 
   /**
    * What one of them answers.
@@ -27,13 +28,7 @@ final class DeviceEyes {
 
   private final Door door = new Door();
   private final ExecutorService asking =
-      Executors.newFixedThreadPool(
-          AT_A_TIME,
-          work -> {
-            Thread thread = new Thread(work, "looking");
-            thread.setDaemon(true);
-            return thread;
-          });
+      Executors.newFixedThreadPool(AT_A_TIME, Daemons.named("looking"));
 
   /**
    * @param places by the id of the controller
@@ -59,7 +54,7 @@ final class DeviceEyes {
         JsonNode switches = door.get(place, "misbehaviour").body();
         long begin = System.nanoTime();
         Door.Answer state = door.get(place, "state");
-        long millis = (System.nanoTime() - begin) / NANOS_A_MILLI;
+        long millis = TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begin);
         if (state.status() != 200) {
           return new Seen(nothing, nothing, switches, state.refused(), millis);
         }

@@ -24,6 +24,7 @@ import java.io.IOException;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.TimeUnit;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
@@ -36,8 +37,6 @@ public final class GuideReader {
 
   /** A device that takes longer to answer is slow (ms). */
   private static final long SLOW_MILLIS = 250;
-
-  private static final long NANOS_A_MILLI = 1_000_000;
 
   private final Ground ground;
   private final Output output;
@@ -143,7 +142,9 @@ public final class GuideReader {
   private String speed(Place at) throws IOException, InterruptedException {
     long begin = System.nanoTime();
     door.get(at, "identity");
-    return (System.nanoTime() - begin) / NANOS_A_MILLI > SLOW_MILLIS ? "slow" : "quick";
+    return TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begin) > SLOW_MILLIS
+        ? "slow"
+        : "quick";
   }
 
   private Guides.Clocked clocked(String display, Facts facts, String controller, Place at)

@@ -1,0 +1,2 @@
+/** Threads that work beside whoever asked. Known to every other package, knows none. */
+package hamper.server.daemons;
