@@ -7,7 +7,11 @@ export default defineConfig({
     pool: 'threads',
     projects: [
       { extends: true, test: { name: 'logic', include: ['test/*.test.ts'], isolate: false } },
-      { extends: true, test: { name: 'state', include: ['test/state/*.test.ts'] } },
+      // these load what they try within the test, and a machine may stand still meanwhile
+      {
+        extends: true,
+        test: { name: 'state', include: ['test/state/*.test.ts'], testTimeout: 60_000 },
+      },
     ],
   },
 })

@@ -29,10 +29,21 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Import;
 import org.springframework.context.support.GenericApplicationContext;
 
 /** The server: H2 file, REST API and the interface's files. */
 @SpringBootApplication
+@Import({
+  HandoverStore.class,
+  MilestoneStore.class,
+  TrialStore.class,
+  ProgressStore.class,
+  Photos.class,
+  CrewKeyStore.class,
+  DoorFiles.class,
+  DisplayStore.class
+})
 public class Server {
   /**
    * Starts it.
@@ -95,46 +106,6 @@ public class Server {
     return setting.live()
         ? new LiveGround(setting.adapter())
         : new StandInGround(yard, seasons::knows);
-  }
-
-  @Bean
-  HandoverStore handoverStore(Engine engine) {
-    return new HandoverStore(engine);
-  }
-
-  @Bean
-  MilestoneStore milestoneStore(Engine engine, Catalog catalog) {
-    return new MilestoneStore(engine, catalog);
-  }
-
-  @Bean
-  TrialStore trialStore(Engine engine) {
-    return new TrialStore(engine);
-  }
-
-  @Bean
-  ProgressStore progressStore(Engine engine) {
-    return new ProgressStore(engine);
-  }
-
-  @Bean
-  Photos photos(Engine engine) {
-    return new Photos(engine);
-  }
-
-  @Bean
-  CrewKeyStore crewKeyStore(Engine engine) {
-    return new CrewKeyStore(engine);
-  }
-
-  @Bean
-  DoorFiles doorFiles(Engine engine) {
-    return new DoorFiles(engine);
-  }
-
-  @Bean
-  DisplayStore store(Engine engine) {
-    return new DisplayStore(engine);
   }
 
   @Bean

@@ -186,6 +186,7 @@ class ApiSchemas implements OpenApiCustomizer {
     ROOTS.forEach(root -> collect(root, records));
     records.forEach((name, type) -> complete(schemas, name, type));
     schemas.values().forEach(schema -> onlyRecords(schema, records.keySet()));
+    schemas.keySet().removeIf(name -> !records.containsKey(name) && isInBetween(schemas.get(name)));
     schemas.put(ColourOrder.class.getSimpleName(), new StringSchema().example("GRB"));
     schemas.put(Gauge.class.getSimpleName(), new StringSchema().example("AWG 18"));
     schemas.put(IpAddress.class.getSimpleName(), new StringSchema().example("198.51.100.11"));
@@ -240,6 +241,12 @@ class ApiSchemas implements OpenApiCustomizer {
     if (schema.getProperties() != null) {
       schema.getProperties().values().forEach(property -> onlyRecords(property, records));
     }
+  }
+
+  /** Whether nothing is said but what another schema says: an interface in between. */
+  private static boolean isInBetween(Schema<?> schema) {
+    return schema.getAllOf() != null
+        && schema.getAllOf().stream().allMatch(part -> part.get$ref() != null);
   }
 
   private static void tellApart(Schema<?> schema, String field, String value) {
