@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import type { AddressLine } from '../src/api/types'
-import { addressOf, bitsOf, DOTTED, maskOf, nextFree, RANGE } from '../src/places/network/ip'
+import { addressOf, bitsOf, DOTTED, nextFree, RANGE } from '../src/places/network/ip'
 
 const line = {
   first: '198.51.100.1',
@@ -12,12 +12,6 @@ test('addresses are numbers and back', () => {
   for (const address of ['0.0.0.0', '198.51.100.11', '255.255.255.255']) {
     expect(addressOf(bitsOf(address))).toBe(address)
   }
-})
-
-test('a mask in the form that devices ask for', () => {
-  expect(maskOf(24)).toBe('255.255.255.0')
-  expect(maskOf(26)).toBe('255.255.255.192')
-  expect(maskOf(8)).toBe('255.0.0.0')
 })
 
 test('the next address that nobody has, and nothing beyond the end', () => {

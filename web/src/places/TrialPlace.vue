@@ -17,7 +17,7 @@ import ControllerLight from './trial/ControllerLight.vue'
 import LightSentence from './trial/LightSentence.vue'
 import SeenRight from './trial/SeenRight.vue'
 import MoverRows from './trial/MoverRows.vue'
-import { rates } from './trial/pixels'
+import { longestWire, rates } from './trial/pixels'
 
 /** Something simple on the lights, from near to far, until the cause is found. */
 /** What the address opens: the check of the whole plan, or nothing of it. */
@@ -35,16 +35,7 @@ const onlyWrong = ref(false)
 
 const look = computed(() => lighting.look)
 /** Pixels of the longest port on a wire: one scale for all of them. */
-const most = computed(() =>
-  Math.max(
-    60,
-    ...(look.value?.controllers ?? []).flatMap((one) =>
-      one.ports
-        .filter((port) => port.port.kind === 'PIXEL')
-        .map((port) => (port.meant.length * 3) / 4 / port.width),
-    ),
-  ),
-)
+const most = computed(() => longestWire(look.value?.controllers ?? []))
 const controllers = computed(() => {
   const before = new Map(lighting.before?.controllers.map((one) => [one.controller, one]))
   return (look.value?.controllers ?? [])

@@ -22,7 +22,7 @@ const display = useDisplay()
 const SLOTS = 512
 const scale = computed(() => props.width / SLOTS)
 type Slotted = Extract<Piece, { slot: number }>
-const channelsOf = (one: Slotted) => (one.kind === 'fixture' ? one.channels : one.pixels * 4)
+const channelsOf = (one: Slotted) => display.pieces.get(one.id)?.channels ?? 1
 const channels = computed(() => channelsOf(props.piece))
 const dragged = ref<number>()
 const slot = computed(() => dragged.value ?? props.piece.slot)

@@ -15,6 +15,7 @@ const props = defineProps<{
   scale: number
   height: number
   leastVolts: number
+  leastTold: string
   suppliedVolts: number
   /** The place that is marked, with what is said of it. */
   low?: { position: number; volts: number; text: string }
@@ -52,7 +53,7 @@ const mark = computed(() => {
 })
 const told = computed(
   () =>
-    `Voltage from ${props.suppliedVolts} V down; pixels work from ${props.leastVolts} V. ` +
+    `Voltage from ${props.suppliedVolts} V down; pixels work from ${props.leastTold}. ` +
     (props.low?.text ?? ''),
 )
 </script>

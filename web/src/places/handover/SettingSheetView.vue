@@ -4,7 +4,6 @@ import type { SettingSheet, SheetCell } from '../../api/types'
 import NearOnly from '../../parts/NearOnly.vue'
 import { whyPiece } from '../../parts/why'
 import { portKey, useDisplay } from '../../state/display'
-import { maskOf } from '../network/ip'
 import SheetCellView from './SheetCellView.vue'
 import { pagesOf, type SheetLine } from './sheetLines'
 
@@ -31,14 +30,6 @@ const pages = computed(() => pagesOf(props.sheet))
 const SHORT = 60
 const short = computed(() => pages.value.reduce((sum, page) => sum + page.lines.length, 0) <= SHORT)
 
-/** Of the subnet that its address is in, as a device asks for it. */
-const mask = computed(() => {
-  const address = display.controllerOf(props.sheet.controller)?.controller.settings.address
-  const line = display.view!.network.lines.find((one) =>
-    one.occupants.some((occupant) => occupant.address === address),
-  )
-  return address && line && maskOf(line.subnet.prefix)
-})
 /** The last address of a section on the wire, as Patch has it. */
 function lastOf(line: SheetLine): string {
   if (!line.port?.section) {
@@ -102,8 +93,8 @@ const on = (cell: SheetCell) => ({
             v-bind="cellProps(line, cell)"
             v-on="on(cell)"
           />
-          <span v-if="p === 0 && mask" class="aside"
-            ><span class="label">mask</span><span class="mono">{{ mask }}</span></span
+          <span v-if="p === 0 && sheet.mask" class="aside"
+            ><span class="label">mask</span><span class="mono">{{ sheet.mask }}</span></span
           >
           <span v-if="lastOf(line)" class="aside"
             ><span class="label">last address</span

@@ -132,11 +132,9 @@ const chosenLeg = computed(() => props.lane.legs.find((one) => one.piece === leg
         <span class="planned">planned, all white</span>
         <span class="full">at 100 %</span>
         <span v-if="lost !== undefined" class="lost">without the feed taken away</span>
-        <span v-if="power.volts" class="least"
-          >works from {{ toldVolts(power.volts.leastVolts) }}</span
-        >
+        <span v-if="power.volts" class="least">works from {{ power.volts.leastTold }}</span>
         <span v-if="power.lost" class="quiet"
-          >any one feed lost: {{ toldVolts(power.lost.volts) }} at
+          >any one feed lost: {{ power.lost.told }} at
           {{ placeName(lane, power.lost.position) }}</span
         >
         <b v-if="power.unfed" class="unfed">▲ {{ power.unfed }} pixels have no feed</b>
@@ -161,6 +159,7 @@ const chosenLeg = computed(() => props.lane.legs.find((one) => one.piece === leg
           :scale="scale"
           :height="116"
           :least-volts="power.volts.leastVolts"
+          :least-told="power.volts.leastTold"
           :supplied-volts="power.volts.suppliedVolts"
           :low="mark"
         />

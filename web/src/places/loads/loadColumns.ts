@@ -1,4 +1,3 @@
-import { toldVolts } from '../../parts/volts'
 import type { FeedView, LaneView, Question } from '../../api/types'
 
 export type Column = 'port' | 'pixels' | 'frame' | 'traffic' | 'amps' | 'full' | 'volts'
@@ -144,10 +143,10 @@ function ofPixels(lane: LaneView): Record<Exclude<Column, 'port'>, Cell> {
     amps: fuse(lane, (feed) => feed.amps, 'Planned brightness, all white'),
     full: fuse(lane, (feed) => feed.fullAmps, 'At 100 %, all white'),
     volts: {
-      text: volts ? toldVolts(volts.volts) : 'dark',
+      text: volts?.told ?? 'dark',
       share: lane.power?.unfed ? 2 : sag,
       told: volts
-        ? `Works from ${toldVolts(volts.leastVolts)} of ${volts.suppliedVolts} V: ${spare(sag)}`
+        ? `Works from ${volts.leastTold} of ${volts.suppliedVolts} V: ${spare(sag)}`
         : 'Nothing feeds this run',
     },
   }

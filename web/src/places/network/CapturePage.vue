@@ -9,6 +9,7 @@ import { useDisplay } from '../../state/display'
 import { latestOf } from '../../state/latest'
 import NearOnly from '../../parts/NearOnly.vue'
 import ControllerLight from '../trial/ControllerLight.vue'
+import { longestWire } from '../trial/pixels'
 import AirReportView from './AirReportView.vue'
 
 /** A capture beside the plan: what was sent, then frame by frame what it shows. */
@@ -103,16 +104,7 @@ const controllers = computed(() =>
     return of && look.sent ? [{ look, view: of }] : []
   }),
 )
-const most = computed(() =>
-  Math.max(
-    60,
-    ...controllers.value.flatMap((one) =>
-      one.look.ports
-        .filter((port) => port.port.kind === 'PIXEL')
-        .map((port) => (port.meant.length * 3) / 4 / port.width),
-    ),
-  ),
-)
+const most = computed(() => longestWire(controllers.value.map((one) => one.look)))
 const told = ref('')
 
 function onKey(event: KeyboardEvent) {

@@ -111,7 +111,7 @@ function told(flow: Flow): string {
     On the air: {{ air.tags.join(', ') }} share
     <span class="mono"
       >{{ Math.round(air.packets).toLocaleString('en') }} packets/s ·
-      {{ air.megabits.toFixed(2) }} of 20 Mbit/s</span
+      {{ air.megabits.toFixed(2) }} of {{ display.view!.network.airMegabits }} Mbit/s</span
     >
   </p>
   <div class="flows" :class="{ narrow }" :style="{ height: `${height}px` }">
@@ -144,7 +144,7 @@ function told(flow: Flow): string {
       <span class="mono quiet">{{ source.detail }}</span>
       <span class="mono small"
         >{{ Math.round(source.packets).toLocaleString('en') }} packets/s ·
-        {{ source.megabits.toFixed(2) }} of 100 Mbit/s</span
+        {{ source.megabits.toFixed(2) }} of {{ display.view!.network.linkMegabits }} Mbit/s</span
       >
     </div>
     <NearOnly

@@ -85,15 +85,15 @@ const wrong = computed(() => entries.value.filter((one) => ON_LINE[one.state].wr
 const titleOf = (piece: string) => display.pieces.get(piece)?.title ?? piece
 const plannedBlocks = computed<Block[]>(() =>
   (lane.value?.legs ?? []).flatMap((leg) => {
-    const piece = display.pieces.get(leg.piece)?.piece
+    const view = display.pieces.get(leg.piece)
+    const piece = view?.piece
     if (piece?.kind !== 'fixture' && piece?.kind !== 'decoder') {
       return []
     }
-    const width = piece.kind === 'fixture' ? piece.channels : piece.pixels * 4
     return [
       {
         from: (piece.slot - 1) / SLOTS,
-        width: width / SLOTS,
+        width: view!.channels / SLOTS,
         title: titleOf(leg.piece),
         wrong: false,
       },

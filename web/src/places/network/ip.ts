@@ -32,10 +32,3 @@ export function nextFree(line: AddressLine, address: string, step: number): stri
   }
   return bits >= bitsOf(line.first) && bits <= bitsOf(line.last) ? addressOf(bits) : undefined
 }
-
-/** Of so many bits of the network part: 24 is 255.255.255.0. */
-export function maskOf(prefix: number): string {
-  return [0, 8, 16, 24]
-    .map((before) => 256 - 2 ** (8 - Math.max(0, Math.min(8, prefix - before))))
-    .join('.')
-}

@@ -45,6 +45,7 @@ const low = computed(() => {
         :scale="(width - 140) / wire.length"
         :height="48"
         :least-volts="volts.leastVolts"
+        :least-told="volts.leastTold"
         :supplied-volts="volts.suppliedVolts"
         :low="low"
       />

@@ -15,6 +15,18 @@ export function bytesOf(base64: string): Uint8Array {
   return Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0))
 }
 
+/** Pixels of the longest wire; few are drawn as if they were more. */
+export function longestWire(looks: { ports: TrialPort[] }[]): number {
+  return Math.max(
+    60,
+    ...looks.flatMap((look) =>
+      look.ports
+        .filter((port) => port.port.kind === 'PIXEL')
+        .map((port) => (port.meant.length * 3) / 4 / port.width),
+    ),
+  )
+}
+
 export function decoded(port: TrialPort): PortPixels {
   return {
     port: port.port,

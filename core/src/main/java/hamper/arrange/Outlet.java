@@ -16,6 +16,7 @@ import hamper.display.Run;
 import hamper.display.Section;
 import hamper.display.SlotPiece;
 import hamper.display.Whereabouts;
+import hamper.value.Decimals;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -185,7 +186,8 @@ final class Outlet {
     if (fuse.isPresent() && fed == 0 && !measured.hasFeeds(at)) {
       double most = fuse.get() * Power.PLANNED_SHARE;
       if (amps + plannedAmps(at) > most || fullAmps + fullAmps(at) > fuse.get()) {
-        return Optional.of("the fuse there, %.1f A, would carry too much".formatted(fuse.get()));
+        return Optional.of(
+            "the fuse there, %s A, would carry too much".formatted(Decimals.brief(fuse.get())));
       }
     }
     return Optional.empty();

@@ -10,6 +10,7 @@ import hamper.display.LegAt;
 import hamper.display.PieceAt;
 import hamper.display.Plan;
 import hamper.display.PortRef;
+import hamper.value.Decimals;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -113,7 +114,7 @@ final class Telling {
       why.add(
           metres.get() == 0
               ? "in the same zone, " + zone
-              : "about %.0f m of cable to %s".formatted(metres.get(), zone));
+              : "about %s m of cable to %s".formatted(Decimals.of(metres.get(), 0), zone));
     } else {
       why.add("how far it is nobody said");
     }

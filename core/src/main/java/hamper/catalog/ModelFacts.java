@@ -4,6 +4,7 @@ import hamper.address.Packing;
 import hamper.address.PortStart;
 import hamper.address.Protocol;
 import hamper.address.Transport;
+import hamper.value.Decimals;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -38,7 +39,7 @@ public final class ModelFacts {
     add("Pixels a port", pixelsAPort());
     add(
         "Fuse of a port",
-        pixelPorts(group -> group.fuseAmps().map(amps -> "%s A".formatted(number(amps)))));
+        pixelPorts(group -> group.fuseAmps().map(amps -> "%s A".formatted(Decimals.plain(amps)))));
     add("Data of a port", pixelPorts(group -> Optional.of(driver(group))));
     add("Remote boxes", pixelPorts(group -> group.banks().map(ModelFacts::boxes)));
     add("Other ports", otherPorts());
@@ -114,7 +115,7 @@ public final class ModelFacts {
 
   private static String boxes(Banks banks) {
     return "%d ports on one cable, up to %d boxes in a chain, %s m in all"
-        .formatted(banks.ports(), banks.mostBoxes(), number(banks.cableMetres()));
+        .formatted(banks.ports(), banks.mostBoxes(), Decimals.plain(banks.cableMetres()));
   }
 
   private String otherPorts() {
@@ -213,7 +214,8 @@ public final class ModelFacts {
         model.powerInputs().stream()
             .map(
                 power ->
-                    "%s A at up to %s V".formatted(number(power.amps()), number(power.volts())))
+                    "%s A at up to %s V"
+                        .formatted(Decimals.plain(power.amps()), Decimals.plain(power.volts())))
             .collect(Collectors.joining(", "));
     return told.isEmpty() ? "none told" : told;
   }
@@ -238,7 +240,4 @@ public final class ModelFacts {
   }
 
   /** Without a decimal point where there is nothing behind it. */
-  private static String number(double value) {
-    return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
-  }
 }

@@ -2,6 +2,7 @@ package hamper.check;
 
 import hamper.facts.Facts;
 import hamper.load.PortLoad;
+import hamper.value.Decimals;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -29,11 +30,11 @@ final class FrameHeadroomCheck extends Check {
   private Finding told(Facts facts, PortLoad load) {
     int percent = (int) Math.round(load.frameShare() * 100);
     return finding(
-        "%s takes %.1f ms of a frame of %.1f ms, %d %%"
+        "%s takes %s ms of a frame of %s ms, %d %%"
             .formatted(
                 facts.plan().written(load.port()),
-                load.frameMicros() / 1000,
-                1000.0 / facts.plan().display().settings().framesPerSecond(),
+                Decimals.of(load.frameMicros() / 1000, 1),
+                Decimals.of(1000.0 / facts.plan().display().settings().framesPerSecond(), 1),
                 percent),
         Measure.count(percent, "%"),
         Measure.count(90, "%"),

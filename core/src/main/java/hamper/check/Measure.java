@@ -1,6 +1,6 @@
 package hamper.check;
 
-import java.util.Locale;
+import hamper.value.Decimals;
 import java.util.Optional;
 
 /**
@@ -28,7 +28,7 @@ public record Measure(String text, Optional<Double> number, Optional<String> uni
    * @param decimals that it is told with
    */
   public static Measure of(double number, int decimals, String unit) {
-    String told = String.format(Locale.ROOT, "%." + decimals + "f", number);
+    String told = Decimals.of(number, decimals);
     return new Measure(
         told + " " + unit, Optional.of(Double.parseDouble(told)), Optional.of(unit), false);
   }

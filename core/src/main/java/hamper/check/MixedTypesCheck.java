@@ -5,6 +5,7 @@ import hamper.display.HungLeg;
 import hamper.display.HungRun;
 import hamper.display.PieceAt;
 import hamper.facts.Facts;
+import hamper.value.Decimals;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -51,6 +52,7 @@ final class MixedTypesCheck extends Check {
   }
 
   private static String told(PixelType type) {
-    return "%s (%d bits at %.0f kHz)".formatted(type.name(), type.bits(), type.bitRateKHz());
+    return "%s (%d bits at %s kHz)"
+        .formatted(type.name(), type.bits(), Decimals.of(type.bitRateKHz(), 0));
   }
 }

@@ -3,8 +3,8 @@ package hamper.check;
 import hamper.display.PortLimit;
 import hamper.facts.Facts;
 import hamper.load.PortLoad;
+import hamper.value.Decimals;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
 
 /** More pixels on a port than the model drives, or than fit in a frame. */
@@ -31,12 +31,8 @@ final class PortLimitCheck extends Check {
     String why =
         load.limitBy() == PortLimit.By.MODEL
             ? "the model drives %d".formatted(load.limit())
-            : String.format(
-                Locale.ROOT,
-                "%d fit in a frame of %.1f ms at %d frames/s",
-                load.limit(),
-                1000.0 / rate,
-                rate);
+            : "%d fit in a frame of %s ms at %d frames/s"
+                .formatted(load.limit(), Decimals.of(1000.0 / rate, 1), rate);
     return finding(
         "%s carries %d pixels%s, %d too many: %s"
             .formatted(

@@ -65,12 +65,14 @@ final class RemoteBoxCheck extends Check {
                       .mapToDouble(BankCable::metres)
                       .sum();
               if (metres > banks.cableMetres()) {
+                Measure found = Measure.of(metres, 1, "m");
+                Measure allowed = Measure.of(banks.cableMetres(), 1, "m");
                 out.accept(
                     finding(
-                        "Bank %d of %s has %.1f m of cable; %.1f m is the most"
-                            .formatted(bank, controller.tag(), metres, banks.cableMetres()),
-                        Measure.of(metres, 1, "m"),
-                        Measure.of(banks.cableMetres(), 1, "m"),
+                        "Bank %d of %s has %s of cable; %s is the most"
+                            .formatted(bank, controller.tag(), found, allowed),
+                        found,
+                        allowed,
                         List.of(Subject.controller(controller.id()))));
               }
             });

@@ -6,8 +6,8 @@ import hamper.facts.Facts;
 import hamper.load.FeedLoad;
 import hamper.load.Island;
 import hamper.load.RunPower;
+import hamper.value.Decimals;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 
@@ -54,11 +54,8 @@ final class SuppliesJoinedCheck extends Check {
             .filter(feed -> feed.amps() < 0)
             .map(
                 feed ->
-                    String.format(
-                        Locale.ROOT,
-                        "; %.1f A flow back into %s",
-                        -feed.amps(),
-                        FeedWords.of(plan, feed)))
+                    "; %s A flow back into %s"
+                        .formatted(Decimals.of(-feed.amps(), 1), FeedWords.of(plan, feed)))
             .collect(Collectors.joining());
     FeedLoad second =
         island.feeds().stream()

@@ -111,6 +111,7 @@ final class TrafficCheck extends Check {
   }
 
   private void device(Facts facts, Controller controller, Traffic traffic, Consumer<Finding> out) {
+    Measure found = Measure.of(traffic.packetsPerSecond(), 0, "packets/s");
     facts
         .plan()
         .modelOf(controller)
@@ -120,9 +121,9 @@ final class TrafficCheck extends Check {
             most ->
                 out.accept(
                     finding(
-                        "%s is sent %.0f packets/s; its model takes %d"
-                            .formatted(controller.tag(), traffic.packetsPerSecond(), most),
-                        Measure.of(traffic.packetsPerSecond(), 0, "packets/s"),
+                        "%s is sent %s; its model takes %d"
+                            .formatted(controller.tag(), found, most),
+                        found,
                         Measure.count(most, "packets/s"),
                         List.of(Subject.controller(controller.id())))));
   }

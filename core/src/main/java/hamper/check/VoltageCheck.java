@@ -46,7 +46,10 @@ final class VoltageCheck extends Check {
     boolean fault = low.volts() < reach.leastVolts();
     RunPlace at = RunPlace.of(plan, port, low.position());
     String full =
-        reach.fullVolts().map(at100 -> ", %s at 100 %%".formatted(at(at100.volts()))).orElse("");
+        reach
+            .fullVolts()
+            .map(at100 -> ", %s at 100 %%".formatted(Volts.shown(at100.volts())))
+            .orElse("");
     return finding(
         fault ? Severity.FAULT : Severity.RISK,
         "%s on %s %s at planned brightness%s; it works from %s"
@@ -59,9 +62,5 @@ final class VoltageCheck extends Check {
         FeedWords.volts(low.volts()),
         FeedWords.needed(fault ? reach.leastVolts() : reach.plannedVolts()),
         List.of(Subject.leg(port, at.piece())));
-  }
-
-  private static String at(double volts) {
-    return Volts.isDark(volts) ? "dark" : Volts.told(volts);
   }
 }

@@ -2,8 +2,8 @@ package hamper.check;
 
 import hamper.display.Wall;
 import hamper.facts.Facts;
+import hamper.value.Decimals;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
 
 /** A screen whose pixels are not square, though a pitch is told. */
@@ -44,6 +44,7 @@ final class WallNotSquareCheck extends Check {
   }
 
   private static Measure size(double across, double down) {
-    return Measure.told(across, "mm", String.format(Locale.ROOT, "%.1f × %.1f mm", across, down));
+    return Measure.told(
+        across, "mm", "%s × %s mm".formatted(Decimals.of(across, 1), Decimals.of(down, 1)));
   }
 }

@@ -49,6 +49,11 @@ public record Subnet(
     }
   }
 
+  /** As devices ask for it: 255.255.255.0 for a prefix of 24. */
+  public IpAddress mask() {
+    return IpAddress.ofBits(0xffff_ffffL << (32 - prefix) & 0xffff_ffffL);
+  }
+
   /** Of switches that nobody told about. */
   public Subnet(
       String id,

@@ -9,6 +9,7 @@ import hamper.display.Plan;
 import hamper.display.Subnet;
 import hamper.display.Supply;
 import hamper.display.Zone;
+import hamper.value.Decimals;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -171,8 +172,8 @@ final class Told {
       return one.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     } else if (value instanceof Boolean yes) {
       return yes ? "yes" : "no";
-    } else if (value instanceof Double number && number == Math.rint(number)) {
-      return String.valueOf(number.longValue());
+    } else if (value instanceof Double number) {
+      return Decimals.plain(number);
     }
     return value.toString();
   }

@@ -23,11 +23,17 @@ public record Traffic(double packetsPerSecond, double megabitsPerSecond) {
   /** Slots of a universe that is sent in full. */
   public static final int FULL_UNIVERSE = E131.MOST_SLOTS;
 
-  /** Most that is planned on a wired link of 100 Mbit/s: half of it (Mbit/s). */
-  public static final double MOST_WIRED = 50;
+  /** What a wired link carries (Mbit/s). */
+  public static final double LINK = 100;
 
-  /** Most that is planned on the air, shared by all of a Wi-Fi cell: a quarter of 20 (Mbit/s). */
-  public static final double MOST_AIR = 5;
+  /** Most that is planned on a wired link: half of it (Mbit/s). */
+  public static final double MOST_WIRED = LINK / 2;
+
+  /** What the air carries, shared by all of a Wi-Fi cell (Mbit/s); a rule of thumb. */
+  public static final double AIR = 20;
+
+  /** Most that is planned on the air: a quarter of it (Mbit/s). */
+  public static final double MOST_AIR = AIR / 4;
 
   /** Most packets on the air, shared by all of a Wi-Fi cell (1/s); a rule of thumb. */
   public static final double MOST_AIR_PACKETS = 300;

@@ -1,6 +1,6 @@
 package hamper.load;
 
-import java.util.Locale;
+import hamper.value.Decimals;
 
 /** A voltage as it is told: what the solver knows of it, and never more. */
 public final class Volts {
@@ -17,12 +17,17 @@ public final class Volts {
 
   /** Such as "4.29 V". */
   public static String told(double volts) {
-    return String.format(Locale.ROOT, "%.2f V", known(volts));
+    return Decimals.of(known(volts), 2) + " V";
+  }
+
+  /** Such as "4.29 V", or "dark" where nothing lights. */
+  public static String shown(double volts) {
+    return isDark(volts) ? "dark" : told(volts);
   }
 
   /** Such as "9.98 V" for the least that has to be there: rounded up. */
   public static String needed(double volts) {
-    return String.format(Locale.ROOT, "%.2f V", Math.ceil(volts * 100 - 1e-6) / 100);
+    return Decimals.of(Math.ceil(volts * 100 - 1e-6) / 100, 2) + " V";
   }
 
   /** Whether nothing lights there. */

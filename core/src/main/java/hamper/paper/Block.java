@@ -1,5 +1,6 @@
 package hamper.paper;
 
+import hamper.value.Decimals;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -78,7 +79,7 @@ public sealed interface Block
 
     /** With at most one decimal. */
     static Cell of(double number) {
-      return new Cell(short1(number), Optional.of(Math.round(number * 10) / 10.0));
+      return new Cell(short1(number), Optional.of(Decimals.rounded(number, 1).doubleValue()));
     }
 
     static Cell ofWhole(Optional<Integer> number) {
@@ -97,9 +98,6 @@ public sealed interface Block
 
   /** A number with one decimal, or none where it is whole. */
   static String short1(double value) {
-    double rounded = Math.round(value * 10) / 10.0;
-    return rounded == Math.rint(rounded)
-        ? String.format(Locale.ROOT, "%,.0f", rounded)
-        : String.format(Locale.ROOT, "%,.1f", rounded);
+    return Decimals.brief(value);
   }
 }

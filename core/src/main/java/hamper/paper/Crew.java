@@ -32,11 +32,11 @@ import hamper.progress.Progress;
 import hamper.progress.Progress.StringAt;
 import hamper.progress.Stage;
 import hamper.resolve.Placement;
+import hamper.value.Decimals;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -113,7 +113,7 @@ public final class Crew {
     List<Labelled> all = new ArrayList<>();
     all.add(
         new Labelled(
-            "Address", controller.address().map(IpAddress::text).orElse("none is planned")));
+            "Address", controller.address().map(this::withMask).orElse("none is planned")));
     if (controller.protocol() != Protocol.NONE) {
       all.add(
           new Labelled(
@@ -154,14 +154,15 @@ public final class Crew {
     return all;
   }
 
-  private static String amps(double amps) {
-    return number(amps) + " A";
+  /** As it is typed into a device that asks for both. */
+  private String withMask(IpAddress address) {
+    return plan.subnetOf(address)
+        .map(subnet -> "%s, mask %s".formatted(address, subnet.mask()))
+        .orElse(address.text());
   }
 
-  private static String number(double value) {
-    return value == Math.rint(value)
-        ? String.format(Locale.ROOT, "%.0f", value)
-        : String.format(Locale.ROOT, "%.1f", value);
+  private static String amps(double amps) {
+    return Decimals.brief(amps) + " A";
   }
 
   private List<PortsOf> groups(ControllerFacts own) {
@@ -304,7 +305,7 @@ public final class Crew {
           new FeedRow(
               one.position(),
               one.supply().map(supply -> supply.name()).orElse("no supply"),
-              "%s, %s m".formatted(one.gauge().text(), number(one.lead().metres())),
+              "%s, %s m".formatted(one.gauge().text(), Decimals.brief(one.lead().metres())),
               one.fuseAmps(),
               plan.leg(one.at().get().piece())
                   .flatMap(leg -> leg.leg().feeds().get(one.at().get().index()).tag())

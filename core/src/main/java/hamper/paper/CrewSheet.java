@@ -2,9 +2,9 @@ package hamper.paper;
 
 import hamper.catalog.Banks;
 import hamper.display.PortRef;
+import hamper.value.Decimals;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -158,8 +158,7 @@ public record CrewSheet(
       add(told, backward ? "counted from its far end" : "");
       cableMetres
           .filter(metres -> metres > 0)
-          .ifPresent(
-              metres -> told.add(String.format(Locale.ROOT, "cable %.1f m before it", metres)));
+          .ifPresent(metres -> told.add("cable %s m before it".formatted(Decimals.of(metres, 1))));
       add(told, cableTag.isEmpty() ? "" : "by cable " + cableTag);
       add(told, mirror ? "shows what another shows" : "");
       add(told, progress);
@@ -186,8 +185,7 @@ public record CrewSheet(
       int place, String supply, String lead, Optional<Double> fuseAmps, String tag) {
     /** In words. */
     public String told() {
-      String fuse =
-          fuseAmps.map(amps -> String.format(Locale.ROOT, ", fuse %.1f A", amps)).orElse("");
+      String fuse = fuseAmps.map(amps -> ", fuse %s A".formatted(Decimals.brief(amps))).orElse("");
       String by = tag.isEmpty() ? "" : tag + ", ";
       return "│ power before place %d: %s%s, %s%s".formatted(place, by, supply, lead, fuse);
     }

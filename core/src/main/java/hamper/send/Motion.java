@@ -2,6 +2,7 @@ package hamper.send;
 
 import hamper.display.Circuit;
 import hamper.display.Piece;
+import hamper.value.Decimals;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -97,7 +98,8 @@ public final class Motion {
     double rested = (now - held.released) / MILLIS;
     if (circuit.shortestOffSeconds().filter(least -> rested < least).isPresent()) {
       return Optional.of(
-          "it has to rest for %.1f s".formatted(circuit.shortestOffSeconds().orElseThrow()));
+          "it has to rest for %s s"
+              .formatted(Decimals.brief(circuit.shortestOffSeconds().orElseThrow())));
     }
     return circuit.interlock().flatMap(group -> partner(held, group));
   }

@@ -1,12 +1,16 @@
 package hamper.sheet;
 
+import hamper.address.IpAddress;
 import hamper.config.Configuration;
 import hamper.config.Input;
 import hamper.config.Output;
+import hamper.display.Plan;
+import hamper.display.Subnet;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -14,9 +18,17 @@ import java.util.stream.Stream;
  * in: itself, its inputs, and its outputs, of which unused ones are emptied.
  *
  * <p>Two devices are told the same exactly where all cells of their sheets are the same.
+ *
+ * @param mask of the subnet that its address lies in, for devices that ask for it; no cell of its
+ *     own, since a plan knows it of the subnet
  */
 public record SettingSheet(
-    String controller, String tag, String name, String modelTitle, List<Page> pages) {
+    String controller,
+    String tag,
+    String name,
+    String modelTitle,
+    Optional<String> mask,
+    List<Page> pages) {
   /** A page of the device's own. */
   public record Page(String title, List<SheetRow> rows) {
     public Page {
@@ -28,7 +40,19 @@ public record SettingSheet(
     pages = List.copyOf(pages);
   }
 
+  /** With what a plan knows besides. */
+  public static SettingSheet of(Plan plan, Configuration configuration) {
+    return of(
+        configuration,
+        configuration.address().flatMap(plan::subnetOf).map(Subnet::mask).map(IpAddress::text));
+  }
+
+  /** Of what a device is told alone. */
   public static SettingSheet of(Configuration configuration) {
+    return of(configuration, Optional.empty());
+  }
+
+  private static SettingSheet of(Configuration configuration, Optional<String> mask) {
     List<Page> pages = new ArrayList<>();
     pages.add(new Page("Device", List.of(DeviceCells.row(configuration))));
     pages.add(new Page("Inputs", inputs(configuration)));
@@ -45,6 +69,7 @@ public record SettingSheet(
         configuration.tag(),
         configuration.name(),
         configuration.modelTitle(),
+        mask,
         pages);
   }
 

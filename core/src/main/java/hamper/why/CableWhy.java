@@ -8,6 +8,7 @@ import hamper.display.LegAt;
 import hamper.display.Whereabouts;
 import hamper.display.Zone;
 import hamper.facts.Facts;
+import hamper.value.Decimals;
 import hamper.why.Why.Fold;
 import java.util.List;
 import java.util.Optional;
@@ -58,7 +59,7 @@ final class CableWhy {
                     .formatted(zone(facts, from), zone(facts, leg.at().prop().zone())),
                 line),
             Term.of("round corners and up to the prop", detour)
-                .noted("%.0f %% more".formatted((Cable.DETOUR - 1) * 100)),
+                .noted("%s %% more".formatted(Decimals.of((Cable.DETOUR - 1) * 100, 0))),
             Term.of("rounded up", cable.metres() - line - detour)));
   }
 

@@ -13,6 +13,7 @@ import hamper.facts.Facts;
 import hamper.load.FeedLoad;
 import hamper.load.PortLoad;
 import hamper.load.RunPower;
+import hamper.value.Decimals;
 import hamper.why.Why.Fold;
 import java.util.ArrayList;
 import java.util.List;
@@ -93,9 +94,11 @@ final class PortWhy {
       }
       terms.add(
           Term.of(
-                  "%s at %s frames a second".formatted(type.name(), Words.number(rate)),
+                  "%s at %s frames a second".formatted(type.name(), Decimals.plain(rate)),
                   FrameTime.mostPlaces(type, rate))
-              .noted("as many as a frame of %.1f ms has time for".formatted(1000 / rate)));
+              .noted(
+                  "as many as a frame of %s ms has time for"
+                      .formatted(Decimals.of(1000 / rate, 1))));
     }
     return List.of(
         new Why(
@@ -121,7 +124,8 @@ final class PortWhy {
                 Words.count(load.places(), "pixel") + " of %d bits".formatted(slowest.bits()),
                 load.places() * slowest.bits() * microsPerBit)
             .noted(
-                "%s clocks at %s kHz".formatted(slowest.name(), Words.number(slowest.bitRateKHz())))
+                "%s clocks at %s kHz"
+                    .formatted(slowest.name(), Decimals.plain(slowest.bitRateKHz())))
             .asking(Question.ofPort(Question.Kind.PIXELS, run.port())));
     double rest = slowest.headBits() + Math.ceil(load.places() * slowest.tailBits());
     if (rest > 0) {
@@ -133,8 +137,10 @@ final class PortWhy {
             "Time of a frame on " + run.written(),
             load.frameMicros(),
             "µs",
-            "%,.0f µs, which is %.1f frames a second"
-                .formatted(load.frameMicros(), load.framesPerSecond()),
+            "%s µs, which is %s frames a second"
+                .formatted(
+                    Decimals.grouped(load.frameMicros(), 0),
+                    Decimals.of(load.framesPerSecond(), 1)),
             Fold.SUM,
             types().size() == 1
                 ? "all pixels one after another, then a pause"
@@ -158,8 +164,8 @@ final class PortWhy {
                   "%s of %s mA at 100 %%, %s mA dark; %s"
                       .formatted(
                           Words.count(string.pixels(), "pixel"),
-                          Words.number(type.fullMilliamps()),
-                          Words.number(type.idleMilliamps()),
+                          Decimals.plain(type.fullMilliamps()),
+                          Decimals.plain(type.idleMilliamps()),
                           full ? "100 %" : brightness(leg)))
               .at(subject(leg)));
     }

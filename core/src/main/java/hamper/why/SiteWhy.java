@@ -6,6 +6,7 @@ import hamper.facts.Facts;
 import hamper.load.FeedLoad;
 import hamper.load.MainsLoad;
 import hamper.load.SiteLoads.SupplyLoad;
+import hamper.value.Decimals;
 import hamper.value.RefusedException;
 import hamper.why.Why.Fold;
 import java.util.ArrayList;
@@ -84,8 +85,8 @@ final class SiteWhy {
         terms.add(
             Term.of(supply.supply().name(), supply.supply().mainsWatts(amps))
                 .noted(
-                    "%.1f A at %s V, and what it loses itself"
-                        .formatted(amps, supply.supply().volts()))
+                    "%s A at %s V, and what it loses itself"
+                        .formatted(Decimals.of(amps, 1), Decimals.plain(supply.supply().volts())))
                 .at(Subject.supply(supply.supply().id()))
                 .asking(Question.ofPart(Question.Kind.SUPPLY_AMPS, supply.supply().id())));
       }

@@ -8,6 +8,7 @@ import hamper.network.Flows;
 import hamper.resolve.ControllerBlock;
 import hamper.resolve.Placement;
 import hamper.resolve.Resolver;
+import hamper.value.Decimals;
 import hamper.why.Why.Fold;
 import java.util.ArrayList;
 import java.util.List;
@@ -121,7 +122,7 @@ final class TrafficWhy {
             Words.decimal(megabits, 2, "Mbit/s"),
             Fold.SUM,
             "each packet with its headers and its gap on the wire, %s times a second"
-                .formatted(Words.number(rate)),
+                .formatted(Decimals.plain(rate)),
             terms));
   }
 }

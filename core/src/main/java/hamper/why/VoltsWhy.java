@@ -8,6 +8,7 @@ import hamper.load.Island;
 import hamper.load.RunPower;
 import hamper.load.RunPowers;
 import hamper.load.Volts;
+import hamper.value.Decimals;
 import hamper.why.Why.Fold;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -51,7 +52,9 @@ final class VoltsWhy {
                     .orElse(Subject.port(run.port()))));
     terms.add(
         Term.of("lost in the lead to position %,d".formatted(feed.position()), -lead)
-            .noted("%.2f A through %.3f Ω, there and back".formatted(feed.amps(), feed.leadOhms()))
+            .noted(
+                "%s A through %s Ω, there and back"
+                    .formatted(Decimals.of(feed.amps(), 2), Decimals.of(feed.leadOhms(), 3)))
             .at(
                 feed.at()
                     .map(at -> Subject.leg(run.port(), at.piece()))

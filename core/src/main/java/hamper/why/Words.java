@@ -1,7 +1,7 @@
 package hamper.why;
 
+import hamper.value.Decimals;
 import java.util.List;
-import java.util.Locale;
 
 /** Numbers and lists as they stand in a sentence. */
 final class Words {
@@ -14,12 +14,7 @@ final class Words {
   }
 
   static String decimal(double number, int decimals, String unit) {
-    return String.format(Locale.ROOT, "%." + decimals + "f %s", number, unit);
-  }
-
-  /** Without a useless decimal. */
-  static String number(double number) {
-    return number == Math.rint(number) ? String.valueOf((long) number) : String.valueOf(number);
+    return Decimals.of(number, decimals) + " " + unit;
   }
 
   /** "a, b, c and 4 more". */

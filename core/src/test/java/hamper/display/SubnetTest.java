@@ -42,6 +42,14 @@ class SubnetTest {
     assertThat(show(prefix).givesOut(ip)).isEqualTo(givenOut);
   }
 
+  @ParameterizedTest
+  @CsvSource({"24,255.255.255.0", "26,255.255.255.192", "8,255.0.0.0", "30,255.255.255.252"})
+  void theMaskIsTheOneThatDevicesAskFor(int prefix, String mask) {
+    Subnet subnet =
+        new Subnet("s", "s", new IpAddress("10.0.0.0"), prefix, Optional.empty(), Optional.empty());
+    assertThat(subnet.mask()).isEqualTo(new IpAddress(mask));
+  }
+
   @Test
   void aNetworkAddressWithHostBitsAndHalfADhcpRangeAreRefused() {
     assertThatThrownBy(

@@ -13,6 +13,9 @@ class VoltsTest {
     assertThat(Volts.told(4.2999)).isEqualTo("4.29 V");
     assertThat(Volts.needed(9.975)).isEqualTo("9.98 V");
     assertThat(Volts.needed(4.3)).isEqualTo("4.30 V");
+    assertThat(Volts.needed(4.333)).as("what is enough, and no less").isEqualTo("4.34 V");
+    assertThat(Volts.shown(4.2999)).isEqualTo("4.29 V");
+    assertThat(Volts.shown(0)).isEqualTo("dark");
   }
 
   @Test

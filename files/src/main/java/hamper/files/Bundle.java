@@ -48,7 +48,9 @@ public final class Bundle {
       entry.put("file", name);
       entry.put("fingerprint", ConfigurationFiles.fingerprint(one));
       String sheet = "sheets/" + names.get(one.controller()).replace(".configuration.json", ".txt");
-      files.put(sheet, ConfigurationFiles.bytes(SheetFiles.text(SettingSheet.of(one), version)));
+      files.put(
+          sheet,
+          ConfigurationFiles.bytes(SheetFiles.text(SettingSheet.of(facts.plan(), one), version)));
       entry.put("sheet", sheet);
       if (takesCard(facts, one)) {
         String card = "cards/" + names.get(one.controller());

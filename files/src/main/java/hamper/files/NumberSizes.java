@@ -1,6 +1,7 @@
 package hamper.files;
 
 import hamper.files.BadFileException.Reason;
+import hamper.value.Decimals;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -31,7 +32,7 @@ final class NumberSizes {
         reasons.add(
             new Reason(
                 place.isEmpty() ? "file" : place,
-                "%s; allowed are numbers up to %,.0f".formatted(node, MOST)));
+                "%s; allowed are numbers up to %s".formatted(node, Decimals.grouped(MOST, 0))));
       }
     } else if (node.isArray()) {
       for (int i = 0; i < node.size(); i++) {

@@ -23,7 +23,10 @@ public final class SheetFiles {
     for (int i = 0; i < sheet.pages().size(); i++) {
       SettingSheet.Page page = sheet.pages().get(i);
       text.append("\n%d %s\n".formatted(i + 1, page.title()));
-      page.rows().forEach(row -> text.append("  ").append(line(row)).append('\n'));
+      for (int row = 0; row < page.rows().size(); row++) {
+        String mask = i + row == 0 ? sheet.mask().map(", mask "::concat).orElse("") : "";
+        text.append("  ").append(line(page.rows().get(row))).append(mask).append('\n');
+      }
     }
     return text.toString();
   }

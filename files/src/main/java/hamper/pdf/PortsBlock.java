@@ -10,7 +10,6 @@ import java.util.List;
 /** Draws what is plugged in, port by port: to be read by headlamp, in black and white. */
 final class PortsBlock {
   private static final float PORT_SIZE = 14;
-  private static final float TEXT = 10.5f;
   private static final float PORT_WIDTH = 74;
   private static final float RIBBON = 13;
 
@@ -54,7 +53,7 @@ final class PortsBlock {
     sheets.write(first.written(), 0, sheets.at() + PORT_SIZE, PORT_SIZE, true);
     String told = first == last ? "free" : "to %s: free".formatted(last.written());
     float x = Math.max(PORT_WIDTH, sheets.textWidth(first.written(), PORT_SIZE, true) + 8);
-    sheets.write(told, x, sheets.at() + PORT_SIZE, TEXT, false);
+    sheets.write(told, x, sheets.at() + PORT_SIZE, SheetPages.TEXT, false);
     sheets.skip(22);
     rule();
   }
@@ -68,7 +67,7 @@ final class PortsBlock {
     float room = sheets.width() - PORT_WIDTH;
     float height = port.places() > 0 ? RIBBON + 6 : 0;
     for (LegRow leg : port.legs()) {
-      height += sheets.height(leg.told(), room, TEXT, false);
+      height += sheets.height(leg.told(), room, SheetPages.TEXT, false);
     }
     // a port stays together, unless it is longer than half a page
     sheets.need(Math.min(height + 10, 330));
@@ -82,10 +81,10 @@ final class PortsBlock {
       sheets.skip(RIBBON + 6);
     }
     for (LegRow leg : port.legs()) {
-      sheets.paragraph(leg.told(), PORT_WIDTH, room, TEXT, false);
+      sheets.paragraph(leg.told(), PORT_WIDTH, room, SheetPages.TEXT, false);
     }
     for (FeedRow feed : port.feeds()) {
-      sheets.paragraph(feed.told(), PORT_WIDTH, room, TEXT, false);
+      sheets.paragraph(feed.told(), PORT_WIDTH, room, SheetPages.TEXT, false);
     }
     float least = port.at().isEmpty() ? 22 : 34;
     if (sheets.at() > top && sheets.at() < top + least) {

@@ -25,7 +25,7 @@ final class Sheets implements Closeable {
   private static final float FOOT = 34;
   private static final float HEAD = 58;
   private static final float CODE = 52;
-  private static final float LEADING = 1.32f;
+  static final float LEADING = 1.32f;
 
   private final PDDocument document = new PDDocument();
   private final PDDocumentOutline outline = new PDDocumentOutline();

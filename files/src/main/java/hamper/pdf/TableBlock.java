@@ -9,7 +9,6 @@ import java.util.List;
 final class TableBlock {
   private static final float GAP = 10;
   private static final float TEXT = Sheets.SMALLEST;
-  private static final float LEADING = 1.32f;
 
   private final Sheets sheets;
   private final Block.Table table;
@@ -104,7 +103,7 @@ final class TableBlock {
     for (String line : sheets.lines(cell.text(), TEXT, false, width)) {
       float indent = cell.number().isPresent() ? width - sheets.textWidth(line, TEXT, false) : 0;
       sheets.write(line, x + Math.max(0, indent), y + TEXT, TEXT, false);
-      y += TEXT * LEADING;
+      y += TEXT * Sheets.LEADING;
     }
   }
 
@@ -126,7 +125,7 @@ final class TableBlock {
       for (String line : sheets.lines(table.columns().get(i).head(), TEXT, true, widths[i])) {
         float indent = hasNumbers(i) ? widths[i] - sheets.textWidth(line, TEXT, true) : 0;
         sheets.write(line, x + Math.max(0, indent), y + TEXT, TEXT, true);
-        y += TEXT * LEADING;
+        y += TEXT * Sheets.LEADING;
       }
       x += widths[i] + GAP;
     }

@@ -71,6 +71,17 @@ class SheetsTest {
   }
 
   @Test
+  void whoTypesAnAddressFindsTheMaskBesideIt() throws IOException {
+    CrewSheet first =
+        Crew.of(Facts.of(demo())).stream()
+            .filter(one -> one.tag().equals("K1"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(first.facts())
+        .contains(new CrewSheet.Labelled("Address", "198.51.100.11, mask 255.255.255.0"));
+  }
+
+  @Test
   void everySheetHasAnIdOfItsOwnThatIsFitForAFileName() throws IOException {
     for (Facts facts : displays()) {
       assertThat(sheets(facts)).extracting(Sheet::id).doesNotHaveDuplicates();

@@ -345,6 +345,9 @@ class ApiTest extends ApiCase {
     JsonNode sheet = server.get(path("/handover/controllers/k1")).body();
     JsonNode outputs = sheet.get("configuration").get("outputs");
     assertThat(outputs.get(11).get("used").asBoolean()).isTrue();
+    assertThat(sheet.at("/sheet/mask").asString()).isEqualTo("255.255.255.0");
+    assertThat(server.get(path("/sheets/k1.txt")).text())
+        .containsPattern("Device: .*address 198\\.51\\.100\\.11.*, mask 255\\.255\\.255\\.0\n");
     assertThat(server.get(path("/send-list.csv")).text()).contains("239.255.0.1,1,14,510");
   }
 }

@@ -9,6 +9,7 @@ import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -205,5 +206,18 @@ class CommandLineTest {
     assertThat(nobody.code()).isEqualTo(2);
     assertThat(nobody.err()).contains("--only K99: there is no controller, port, zone");
     assertThat(Ran.of("send", EXAMPLE, "--seconds", "0").code()).isEqualTo(2);
+  }
+
+  @Test
+  void numbersAreToldAlikeWhereACommaIsWritten() {
+    String usual = Ran.of("check", DEMO).out();
+    assertThat(usual).containsPattern("\\d\\.\\d A");
+    Locale before = Locale.getDefault();
+    try {
+      Locale.setDefault(Locale.GERMANY);
+      assertThat(Ran.of("check", DEMO).out()).isEqualTo(usual);
+    } finally {
+      Locale.setDefault(before);
+    }
   }
 }

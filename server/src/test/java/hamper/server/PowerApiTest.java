@@ -62,6 +62,8 @@ class PowerApiTest extends ApiCase {
   void aRunIsSolvedAsItIsAndWithAFeedThatIsOnlyTried() {
     JsonNode now = run(K8_2, "");
     assertThat(now.at("/power/volts/volts").asDouble()).isBetween(7.69, 7.71);
+    assertThat(now.at("/power/volts/told").asString()).matches("7\\.(69|70|71) V");
+    assertThat(now.at("/power/volts/leastTold").asString()).isEqualTo("9.50 V");
     assertThat(now.at("/power/feeds")).hasSize(1);
     assertThat(now.at("/curves/planned").size()).isGreaterThan(100);
     JsonNode tried =

@@ -81,7 +81,8 @@ class DownloadsController {
     return download(
         told.tag() + ".txt",
         MediaType.TEXT_PLAIN,
-        ConfigurationFiles.bytes(SheetFiles.text(SettingSheet.of(told), look.version())));
+        ConfigurationFiles.bytes(
+            SheetFiles.text(SettingSheet.of(facts.plan(), told), look.version())));
   }
 
   @GetMapping("/units/{piece}")

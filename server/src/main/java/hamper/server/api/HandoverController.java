@@ -225,7 +225,7 @@ class HandoverController {
         ControllerHandover.of(facts, season, index),
         ConfigurationFiles.fingerprint(configuration),
         configuration,
-        SettingSheet.of(configuration),
+        SettingSheet.of(facts.plan(), configuration),
         store.typed(id, controller),
         season.of(controller).map(Handed::addresses).orElse(List.of()),
         AddressAt.of(facts.plan(), facts.resolution(), index),

@@ -6,6 +6,7 @@ import hamper.display.Link;
 import hamper.display.Plan;
 import hamper.display.Supply;
 import hamper.facts.Facts;
+import hamper.load.Traffic;
 import hamper.network.AddressLine;
 import hamper.network.Flow;
 import hamper.network.Occupant;
@@ -25,6 +26,8 @@ import java.util.stream.Stream;
  * @param links between them
  * @param plannedCopperMetres a link of copper is planned up to here (m)
  * @param mostCopperMetres a link of copper carries up to here (m)
+ * @param linkMegabits what a wired link carries (Mbit/s)
+ * @param airMegabits what the air carries, shared by all that are on it (Mbit/s)
  */
 public record NetworkView(
     List<AddressLine> lines,
@@ -33,7 +36,9 @@ public record NetworkView(
     List<EnclosureView> enclosures,
     List<Link> links,
     double plannedCopperMetres,
-    double mostCopperMetres) {
+    double mostCopperMetres,
+    double linkMegabits,
+    double airMegabits) {
   /**
    * @param controllers the ids of those in it, hosts included
    * @param supplies the ids of those in it
@@ -56,7 +61,9 @@ public record NetworkView(
         enclosures(plan),
         plan.links().all(),
         Link.PLANNED_COPPER_METRES,
-        Link.MOST_COPPER_METRES);
+        Link.MOST_COPPER_METRES,
+        Traffic.LINK,
+        Traffic.AIR);
   }
 
   private static List<EnclosureView> enclosures(Plan plan) {

@@ -22,16 +22,32 @@ public record RunPowerView(
    *
    * @param position in the run, from 1
    * @param volts there, at planned brightness (V)
+   * @param told as it is shown, such as "4.29 V"
    * @param fullVolts the lowest at 100 % (V); left out with a feed lost
    * @param leastVolts that the pixels work at (V)
+   * @param leastTold as it is shown
    * @param suppliedVolts that they are made for (V)
    */
   public record VoltsView(
       int position,
       double volts,
+      String told,
       Optional<Double> fullVolts,
       double leastVolts,
-      double suppliedVolts) {}
+      String leastTold,
+      double suppliedVolts) {
+    static VoltsView of(
+        Island.Low low, Optional<Double> fullVolts, double leastVolts, double suppliedVolts) {
+      return new VoltsView(
+          low.position(),
+          Volts.known(low.volts()),
+          Volts.shown(low.volts()),
+          fullVolts.map(Volts::known),
+          leastVolts,
+          Volts.needed(leastVolts),
+          suppliedVolts);
+    }
+  }
 
   static RunPowerView of(RunPower power) {
     return new RunPowerView(
@@ -45,11 +61,9 @@ public record RunPowerView(
   }
 
   private static VoltsView volts(Island.Reach reach) {
-    Island.Low low = reach.volts().orElseThrow();
-    return new VoltsView(
-        low.position(),
-        Volts.known(low.volts()),
-        reach.fullVolts().map(Island.Low::volts).map(Volts::known),
+    return VoltsView.of(
+        reach.volts().orElseThrow(),
+        reach.fullVolts().map(Island.Low::volts),
         reach.leastVolts(),
         reach.suppliedVolts());
   }
@@ -61,11 +75,7 @@ public record RunPowerView(
   }
 
   private static VoltsView lost(Island island, Island.Loss loss) {
-    return new VoltsView(
-        loss.low().position(),
-        Volts.known(loss.low().volts()),
-        Optional.empty(),
-        loss.leastVolts(),
-        island.reaches().get(0).suppliedVolts());
+    return VoltsView.of(
+        loss.low(), Optional.empty(), loss.leastVolts(), island.reaches().get(0).suppliedVolts());
   }
 }

@@ -8,6 +8,7 @@ import hamper.arrange.Proposal;
 import hamper.display.Plan;
 import hamper.facts.Facts;
 import hamper.files.DisplayFile;
+import hamper.value.Decimals;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
@@ -86,11 +87,11 @@ public final class ArrangeCommand implements Callable<Integer> {
     }
     told.printf(
         Locale.ROOT,
-        "%d of %d pieces, on %d controllers, about %.0f m of cable between zones%n",
+        "%d of %d pieces, on %d controllers, about %s m of cable between zones%n",
         proposal.hung().size(),
         proposal.hung().size() + proposal.left().size(),
         proposal.cost().controllers(),
-        proposal.cost().metres());
+        Decimals.of(proposal.cost().metres(), 0));
     told.flush();
     return proposal.left().isEmpty() ? 0 : 1;
   }

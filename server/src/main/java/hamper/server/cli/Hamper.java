@@ -1,6 +1,7 @@
 package hamper.server.cli;
 
 import java.util.List;
+import java.util.Locale;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -46,6 +47,7 @@ public final class Hamper {
 
   /** Runs a command; answers its exit code. */
   public static int run(String... args) {
+    Locale.setDefault(Locale.ROOT); // numbers are told alike on every computer
     CommandLine command =
         commandLine(args)
             .setExecutionExceptionHandler(Trouble::handle)

@@ -17,6 +17,7 @@ import hamper.server.output.Seats;
 import hamper.server.output.StandInGround;
 import hamper.standin.Clock;
 import hamper.standin.StandIns;
+import hamper.value.Decimals;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.util.ArrayList;
@@ -129,14 +130,14 @@ public final class SendCommand implements Callable<Integer> {
     state.leftOut().forEach(one -> out.printf("%s left out: %s%n", one.tag(), one.why()));
     out.printf(
         Locale.ROOT,
-        "%s to %s: %d frames, %d packets, %d unsent, %d not taken, latest by %.1f ms%n",
+        "%s to %s: %d frames, %d packets, %d unsent, %d not taken, latest by %s ms%n",
         wanted.pattern().kind().title(),
         state.live() ? "the yard" : "stand-ins",
         state.frames(),
         state.packets(),
         state.unsent(),
         state.failed(),
-        state.worstLateMillis());
+        Decimals.of(state.worstLateMillis(), 1));
     out.flush();
     return 0;
   }

@@ -27,6 +27,15 @@ public sealed interface Ground permits StandInGround, LiveGround {
       throws IOException, InterruptedException;
 
   /**
+   * Whether those that packets were laid out for are still where they were. Asked from time to time
+   * while a display is lit, so that it is not forgotten.
+   *
+   * @param facts of the plan that was laid out
+   * @param routes that it was laid out with
+   */
+  boolean stands(String display, Facts facts, Routes routes) throws InterruptedException;
+
+  /**
    * Where devices are handed their configurations.
    *
    * @param at the doors of those that can be reached

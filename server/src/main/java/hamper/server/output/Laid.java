@@ -20,6 +20,7 @@ record Laid(
     int version,
     Facts facts,
     Lights lights,
+    Routes routes,
     FrameSender sender,
     Set<String> readBack,
     Map<String, String> leftOut) {
@@ -35,7 +36,13 @@ record Laid(
     FrameSender sender = new FrameSender(source, layouts, prepared.routes());
     layouts.keySet().retainAll(sender.reached());
     return new Laid(
-        version, facts, Lights.of(facts, layouts), sender, prepared.readBack(), prepared.leftOut());
+        version,
+        facts,
+        Lights.of(facts, layouts),
+        prepared.routes(),
+        sender,
+        prepared.readBack(),
+        prepared.leftOut());
   }
 
   /** Fills the frames: what is held, the rest dark and safe. */
@@ -62,7 +69,7 @@ record Laid(
 
   /** The same, to be laid out anew though its plan has not changed. */
   Laid stale() {
-    return new Laid(-1, facts, lights, sender, readBack, leftOut);
+    return new Laid(-1, facts, lights, routes, sender, readBack, leftOut);
   }
 
   /** Only what the plan feeds live, and who was asked for by name. */

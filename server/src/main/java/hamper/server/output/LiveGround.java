@@ -44,6 +44,11 @@ public final class LiveGround implements Ground {
   }
 
   @Override
+  public boolean stands(String display, Facts facts, Routes routes) {
+    return true; // devices have the addresses of the plan
+  }
+
+  @Override
   public Doors doors(String display, Facts facts) throws IOException {
     Map<String, FrameLayout> layouts = new LinkedHashMap<>(FrameLayouts.of(facts));
     layouts.keySet().removeIf(id -> !Seats.isSentTo(facts, facts.plan().existingController(id)));

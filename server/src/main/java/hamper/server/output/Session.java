@@ -35,6 +35,9 @@ final class Session {
   /** How often it is looked whether the plan has changed (ms). */
   private static final long LOOK_MILLIS = 50;
 
+  /** How often it is asked whether those that are sent to are where they were (ms). */
+  private static final long ASK_MILLIS = 10_000;
+
   /**
    * It is sent no seldomer, whatever the show's rate, so that what is let go is safe at once (1/s).
    */
@@ -49,6 +52,7 @@ final class Session {
   private final Consumer<OutputState> told;
   private final Source source;
   private final Set<String> earlier;
+  private final InstantSource clock;
   private final Holders holders;
   private final Set<String> storage = new HashSet<>();
 
@@ -88,6 +92,7 @@ final class Session {
     this.ground = ground;
     this.source = source;
     this.earlier = earlier;
+    this.clock = clock;
     this.told = told;
     holders = new Holders(clock);
   }
@@ -371,13 +376,20 @@ final class Session {
     }
   }
 
-  /** Lays the display out anew whenever its plan has changed. */
+  /** Lays the display out anew whenever its plan has changed, or its devices are elsewhere. */
   private void follow() {
     try {
+      long asked = clock.millis();
       while (!stopped) {
         Thread.sleep(LOOK_MILLIS);
-        if (next == null && look.get().version() != laid.version()) {
+        Laid here = laid;
+        if (next != null) {
+          continue;
+        } else if (look.get().version() != here.version()) {
           next = lay();
+        } else if (clock.millis() - asked >= ASK_MILLIS) {
+          asked = clock.millis();
+          next = ground.stands(display, here.facts(), here.routes()) ? null : lay();
         }
       }
     } catch (InterruptedException e) {

@@ -105,6 +105,15 @@ public final class StandInGround implements Ground {
   }
 
   @Override
+  public boolean stands(String display, Facts facts, Routes routes) throws InterruptedException {
+    try {
+      return routes instanceof StandInRoutes to && to.leadTo(planned(display, facts));
+    } catch (IOException e) {
+      return true; // whoever cannot be asked now is asked again
+    }
+  }
+
+  @Override
   public Doors doors(String display, Facts facts) throws IOException, InterruptedException {
     return new Doors(planned(display, facts), Map.of());
   }

@@ -36,6 +36,11 @@ public final class StandInRoutes extends Routes {
         });
   }
 
+  /** Whether whoever is sent to is in these places. */
+  boolean leadTo(Map<String, Place> places) {
+    return places.entrySet().containsAll(standIns.entrySet());
+  }
+
   private Hop to(Place place, Protocol protocol) {
     int port =
         switch (protocol) {

@@ -1,5 +1,6 @@
 package hamper.server.proof;
 
+import hamper.value.Decimals;
 import java.util.List;
 import java.util.Locale;
 
@@ -44,11 +45,11 @@ public final class ProofText {
     }
     line(
         text,
-        "%d controllers, %,d pixels, %,d packets in %.1f s: lost %,d, wrong %,d",
+        "%d controllers, %,d pixels, %,d packets in %s s: lost %,d, wrong %,d",
         report.controllers().size(),
         report.pixels(),
         report.packets(),
-        report.millis() / 1000.0,
+        Decimals.of(report.millis() / 1000.0, 1),
         report.lost(),
         report.wrong());
     return text.toString();

@@ -175,6 +175,21 @@ class SessionTest {
   }
 
   @Test
+  void whereStandInsHaveGoneElsewhereTheLightFollowsThem() throws Exception {
+    light();
+    clock.addAndGet(600);
+    until("lit", () -> shown("PIXEL 1").get(0) == 76);
+    StandIns before = standIns;
+    standIns = StandIns.start(Seats.of(look.get().facts()), Clock.system());
+    before.close(); // as when others needed its room, or somebody ended them
+    assertThat(standIns.places().get("k")).isNotEqualTo(at);
+    at = standIns.places().get("k");
+    clock.addAndGet(10_000);
+    until("lit there", () -> shown("PIXEL 1").get(0) == 76);
+    assertThat(session.running()).isTrue();
+  }
+
+  @Test
   void whateverAddressAChangedPlanGivesPacketsStayHere() throws Exception {
     light();
     clock.addAndGet(600);
