@@ -112,7 +112,7 @@ class SendingTest {
     assertThat(motion.hold("down", on, "Ann", 2_100)).as("the other is off").isEmpty();
     motion.release("down", 2_200);
     motion.release("up", 2_200);
-    assertThat(motion.hold("up", on, "Ann", 4_900).orElseThrow()).contains("has to rest for 3.0 s");
+    assertThat(motion.hold("up", on, "Ann", 4_900).orElseThrow()).contains("has to rest for 3 s");
     assertThat(motion.hold("up", on, "Ann", 5_000)).isEmpty();
     motion.release("up", 5_100);
     assertThat(motion.moving(5_100)).as("safe comes before its shortest time on").isEmpty();
