@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { numberComplaint, numberOf } from './number'
 import { useTyped } from './useTyped'
 
 /** A number that is edited where it stands. An empty field gives undefined where that is allowed. */
@@ -21,27 +22,26 @@ const emit = defineEmits<{
 }>()
 
 const field = ref<HTMLInputElement>()
-function allowed(number: number): boolean {
-  const whole = props.step !== undefined || Number.isInteger(number)
-  return whole && number >= props.least && number <= props.most
+function allowed(text: string): boolean {
+  const number = numberOf(text)
+  const fits = number !== undefined && (props.step !== undefined || Number.isInteger(number))
+  return fits && number >= props.least && number <= props.most
 }
 const typed = useTyped(field, {
   shown: () => (props.value === undefined ? '' : String(props.value)),
   label: () => props.label,
   complaint(text) {
-    if (text === '' ? props.none !== undefined : allowed(Number(text))) {
-      return ''
-    }
-    return `${text || 'Nothing'}: allowed is ${props.least} to ${props.most}`
+    return (text === '' ? props.none !== undefined : allowed(text))
+      ? ''
+      : numberComplaint(text, props.least, props.most)
   },
-  ask: (text) => emit('change', text === '' ? undefined : Number(text)),
+  ask: (text) => emit('change', numberOf(text)),
   local: props.local,
 })
 const { text, cancel, enter } = typed
 function typing(now: string) {
   typed.onInput(now)
-  const number = Number(now)
-  emit('typing', now.trim() && allowed(number) ? number : undefined)
+  emit('typing', allowed(now) ? numberOf(now) : undefined)
 }
 function leave() {
   emit('typing', undefined)

@@ -11,6 +11,7 @@ import { computed, ref } from 'vue'
 import { api } from '../api/client'
 import type { Listed } from '../api/types'
 import { counted } from '../parts/words'
+import { moment } from '../parts/handoverWords'
 import { useDisplay } from '../state/display'
 import { useDoor } from '../state/door'
 import { useHandover } from '../state/handover'
@@ -39,10 +40,6 @@ async function look(shown: boolean) {
     await display.loadList()
     removed.value = (await display.attempt(api.removedDisplays)) ?? []
   }
-}
-/** Of two displays with one name people know the one that they changed last. */
-function changed(at: string): string {
-  return new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 }
 const name = ref('')
 
@@ -86,7 +83,7 @@ async function settle() {
           v-for="one in display.list"
           :key="one.id"
           :title="one.name"
-          :subtitle="`${counted(one.props, 'prop')}, ${counted(one.controllers, 'controller')} · ${changed(one.changed)}`"
+          :subtitle="`${counted(one.props, 'prop')}, ${counted(one.controllers, 'controller')} · ${moment(one.changed)}`"
           :active="one.id === display.view?.id"
           @click="display.open(one.id)"
         />
@@ -199,7 +196,7 @@ async function settle() {
               <span
                 >{{ one.name }}
                 <span class="quiet"
-                  >removed {{ changed(one.removed!) }}, kept for 30 days</span
+                  >removed {{ moment(one.removed!) }}, kept for 30 days</span
                 ></span
               >
               <v-btn

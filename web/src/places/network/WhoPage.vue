@@ -71,7 +71,7 @@ async function putStranger() {
 /** Devices that nobody planned, on the line of their subnet. */
 const lines = computed<AddressLine[]>(() => display.view!.network.lines)
 const unknown = computed(() => present.value.filter((one) => !one.controller && one.at))
-const when = computed(() => (run.value ? new Date(run.value.at).toLocaleTimeString() : ''))
+const when = computed(() => (run.value ? new Date(run.value.at).toLocaleTimeString('en-GB') : ''))
 onMounted(async () => {
   void looking.look()
   models.value = (await display.attempt(() => api.catalogue(display.view!.id)))?.models ?? []

@@ -185,6 +185,7 @@ class SessionTest {
     assertThat(standIns.places().get("k")).isNotEqualTo(at);
     at = standIns.places().get("k");
     clock.addAndGet(10_000);
+    until("told what is planned", () -> !door.get(at, "state").body().get("ports").isEmpty());
     until("lit there", () -> shown("PIXEL 1").get(0) == 76);
     assertThat(session.running()).isTrue();
   }
