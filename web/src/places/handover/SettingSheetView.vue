@@ -87,15 +87,12 @@ const on = (cell: SheetCell) => ({
           <span class="name" :title="line.name">{{ line.name }}</span>
         </span>
         <span class="cells">
-          <SheetCellView
-            v-for="cell in line.cells"
-            :key="cell.key"
-            v-bind="cellProps(line, cell)"
-            v-on="on(cell)"
-          />
-          <span v-if="p === 0 && sheet.mask" class="aside"
-            ><span class="label">mask</span><span class="mono">{{ sheet.mask }}</span></span
-          >
+          <template v-for="cell in line.cells" :key="cell.key">
+            <SheetCellView v-bind="cellProps(line, cell)" v-on="on(cell)" />
+            <span v-if="cell.key === 'address' && sheet.mask" class="aside"
+              ><span class="label">mask</span><span class="mono">{{ sheet.mask }}</span></span
+            >
+          </template>
           <span v-if="lastOf(line)" class="aside"
             ><span class="label">last address</span
             ><span class="mono quiet">{{ lastOf(line) }}</span></span

@@ -17,7 +17,8 @@ final class DeviceCells {
     told.mode().ifPresent(mode -> cells.add(SheetCell.words("mode", "mode", mode)));
     cells.add(SheetCell.words("protocol", "protocol", told.protocol().title()));
     cells.add(SheetCell.words("transport", "transport", told.transport().title()));
-    told.address().ifPresent(at -> cells.add(SheetCell.words("address", "address", at.text())));
+    told.address()
+        .ifPresent(at -> cells.add(SheetCell.words(SheetCell.ADDRESS, "address", at.text())));
     told.packing()
         .ifPresent(
             packing ->

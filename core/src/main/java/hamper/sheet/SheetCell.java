@@ -22,6 +22,9 @@ public record SheetCell(
    */
   public record Standing(int at, String unit, int universe) {}
 
+  /** The key of the address that a device has. */
+  public static final String ADDRESS = "address";
+
   static SheetCell words(String key, String label, String value) {
     return new SheetCell(key, label, value, "", Optional.empty());
   }

@@ -3,7 +3,7 @@ package hamper.files;
 import hamper.sheet.SettingSheet;
 import hamper.sheet.SheetCell;
 import hamper.sheet.SheetRow;
-import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** Setting sheets as plain text, to read beside a device. Format: docs/formats/bundle.md. */
@@ -23,22 +23,25 @@ public final class SheetFiles {
     for (int i = 0; i < sheet.pages().size(); i++) {
       SettingSheet.Page page = sheet.pages().get(i);
       text.append("\n%d %s\n".formatted(i + 1, page.title()));
-      for (int row = 0; row < page.rows().size(); row++) {
-        String mask = i + row == 0 ? sheet.mask().map(", mask "::concat).orElse("") : "";
-        text.append("  ").append(line(page.rows().get(row))).append(mask).append('\n');
+      for (SheetRow row : page.rows()) {
+        text.append("  ").append(line(row, sheet.mask())).append('\n');
       }
     }
     return text.toString();
   }
 
-  private static String line(SheetRow row) {
-    List<SheetCell> cells = row.cells();
+  private static String line(SheetRow row, Optional<String> mask) {
     String values =
-        cells.stream()
-            .map(cell -> "%s %s".formatted(cell.label(), cell.value()))
+        row.cells().stream()
+            .map(cell -> "%s %s%s".formatted(cell.label(), cell.value(), behind(cell, mask)))
             .collect(Collectors.joining(", "));
     return row.name().isEmpty()
         ? "%s: %s".formatted(row.title(), values)
         : "%s: %s  (%s)".formatted(row.title(), values, row.name());
+  }
+
+  /** A device that asks for an address asks for its mask next. */
+  private static String behind(SheetCell cell, Optional<String> mask) {
+    return cell.key().equals(SheetCell.ADDRESS) ? mask.map(", mask "::concat).orElse("") : "";
   }
 }

@@ -347,7 +347,7 @@ class ApiTest extends ApiCase {
     assertThat(outputs.get(11).get("used").asBoolean()).isTrue();
     assertThat(sheet.at("/sheet/mask").asString()).isEqualTo("255.255.255.0");
     assertThat(server.get(path("/sheets/k1.txt")).text())
-        .containsPattern("Device: .*address 198\\.51\\.100\\.11.*, mask 255\\.255\\.255\\.0\n");
+        .containsPattern("Device: .*address 198\\.51\\.100\\.11, mask 255\\.255\\.255\\.0");
     assertThat(server.get(path("/send-list.csv")).text()).contains("239.255.0.1,1,14,510");
   }
 }
