@@ -12,6 +12,7 @@ import hamper.load.Island;
 import hamper.load.RunPower;
 import hamper.load.RunPowers;
 import hamper.load.SiteLoads;
+import hamper.value.RecordShape;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -306,7 +307,6 @@ final class FeedPlanner {
     double most = feed.fuseAmps().orElseThrow();
     double fuse =
         FUSES.stream().filter(size -> size >= amps && size <= most).findFirst().orElse(most);
-    return new Feed(
-        feed.supply(), feed.position(), feed.leadMetres(), feed.gauge(), Optional.of(fuse));
+    return RecordShape.with(feed, "fuseAmps", Optional.of(fuse));
   }
 }

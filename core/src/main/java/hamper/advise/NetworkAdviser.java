@@ -11,6 +11,7 @@ import hamper.edit.Edit;
 import hamper.edit.EditsBetween;
 import hamper.edit.RemoveLink;
 import hamper.facts.Facts;
+import hamper.value.RecordShape;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -35,9 +36,7 @@ final class NetworkAdviser implements Adviser {
   }
 
   private static Edit asFibre(Link link) {
-    return EditsBetween.fields(
-        link,
-        new Link(link.id(), link.name(), link.from(), link.to(), Link.Kind.FIBRE, link.metres()));
+    return EditsBetween.fields(link, RecordShape.with(link, "kind", Link.Kind.FIBRE));
   }
 
   /** Every device of a subnet that is sent to by multicast, sent to by its own address instead. */

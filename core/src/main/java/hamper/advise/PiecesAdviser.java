@@ -17,6 +17,7 @@ import hamper.edit.SetLegs;
 import hamper.edit.SetPieces;
 import hamper.facts.Facts;
 import hamper.load.DataReach;
+import hamper.value.RecordShape;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -42,11 +43,7 @@ final class PiecesAdviser implements Adviser {
       return IntStream.rangeClosed(1, SerialDimmer.HIGHEST_UNIT)
           .filter(unit -> line(plan, piece).noneMatch(other -> uses(other, unit)))
           .limit(1)
-          .mapToObj(
-              unit ->
-                  SetPieces.between(
-                      piece,
-                      new SerialDimmer(dimmer.id(), dimmer.name(), unit, dimmer.circuits())));
+          .mapToObj(unit -> SetPieces.between(piece, RecordShape.with(dimmer, "unit", unit)));
     } else if (piece instanceof PixelString string) {
       return code.equals("data-reach") ? bridges(plan, string) : orders(code, string);
     }

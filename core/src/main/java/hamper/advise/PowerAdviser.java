@@ -29,6 +29,7 @@ import hamper.load.Island;
 import hamper.load.MainsLoad;
 import hamper.load.RunPower;
 import hamper.load.SiteLoads;
+import hamper.value.RecordShape;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -122,7 +123,7 @@ final class PowerAdviser implements Adviser {
   }
 
   private static Feed on(Feed feed, Supply supply) {
-    return new Feed(supply.id(), feed.position(), feed.leadMetres(), feed.gauge(), feed.fuseAmps());
+    return RecordShape.with(feed, "supply", supply.id());
   }
 
   /** The supply that the other feeds of those runs come from. */
@@ -217,12 +218,8 @@ final class PowerAdviser implements Adviser {
   }
 
   private static Feed withFuse(Feed feed, double most) {
-    return new Feed(
-        feed.supply(),
-        feed.position(),
-        feed.leadMetres(),
-        feed.gauge(),
-        Optional.of(Math.min(most, feed.fuseAmps().orElse(most))));
+    double fuse = Math.min(most, feed.fuseAmps().orElse(most));
+    return RecordShape.with(feed, "fuseAmps", Optional.of(fuse));
   }
 
   /** The next thicker wires, one after another. */
@@ -234,15 +231,7 @@ final class PowerAdviser implements Adviser {
               leg(plan, main)
                   .map(
                       leg ->
-                          feeds(
-                              leg,
-                              feed ->
-                                  new Feed(
-                                      feed.supply(),
-                                      feed.position(),
-                                      feed.leadMetres(),
-                                      Optional.of(gauge),
-                                      feed.fuseAmps())))
+                          feeds(leg, feed -> RecordShape.with(feed, "gauge", Optional.of(gauge))))
                   .filter(edits -> !edits.isEmpty())
                   .map(edits -> EditsBetween.together("Use thicker leads", edits)));
     }

@@ -6,10 +6,10 @@ import hamper.catalog.DeviceModel;
 import hamper.catalog.ProtocolSupport;
 import hamper.check.Finding;
 import hamper.display.Controller;
-import hamper.display.Sending;
 import hamper.edit.Edit;
 import hamper.edit.EditsBetween;
 import hamper.facts.Facts;
+import hamper.value.RecordShape;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -80,20 +80,11 @@ final class SettingsAdviser implements Adviser {
   }
 
   private static Controller withBackup(Controller controller, Optional<String> backup) {
-    Sending now = controller.sending();
-    return controller.withSending(
-        new Sending(
-            now.fromStorage(), backup, now.fullUniverses(), now.synchronization(), now.hostName()));
+    return controller.withSending(RecordShape.with(controller.sending(), "backup", backup));
   }
 
   private static Controller withoutSynchronization(Controller controller) {
-    Sending now = controller.sending();
     return controller.withSending(
-        new Sending(
-            now.fromStorage(),
-            now.backup(),
-            now.fullUniverses(),
-            Optional.empty(),
-            now.hostName()));
+        RecordShape.with(controller.sending(), "synchronization", Optional.empty()));
   }
 }

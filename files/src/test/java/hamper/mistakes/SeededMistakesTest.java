@@ -10,6 +10,7 @@ import hamper.check.Finding;
 import hamper.check.Severity;
 import hamper.check.Subject;
 import hamper.display.Plan;
+import hamper.display.Tagged;
 import hamper.edit.Edit;
 import hamper.facts.Facts;
 import hamper.samples.Yard;
@@ -110,12 +111,13 @@ class SeededMistakesTest {
     seeded++;
     Yard yard = Yard.on(background);
     mistake.make().accept(yard);
-    Facts facts = Facts.of(yard.plan());
+    Plan plan = yard.plan().with(Tagged.withAll(yard.plan())); // as the crew has labelled it
+    Facts facts = Facts.of(plan);
     List<Finding> found = new ArrayList<>(Checks.all(facts));
     found.removeAll(before);
     assertThat(found).extracting(Finding::code).containsExactly(mistake.code());
     Finding finding = found.get(0);
-    assertThat(subject(yard.plan(), finding.subjects().get(0))).isEqualTo(mistake.subject());
+    assertThat(subject(plan, finding.subjects().get(0))).isEqualTo(mistake.subject());
     if (!mistake.found().isEmpty()) {
       assertThat(finding.found().text()).isEqualTo(mistake.found());
     }
@@ -129,16 +131,28 @@ class SeededMistakesTest {
     }
     for (Edit remedy : offered) {
       remedies++;
-      Edit.Applied done = remedy.applyTo(yard.plan());
+      Edit.Applied done = remedy.applyTo(plan);
       List<Finding> after = findings(done.plan());
       assertThat(after).as(remedy.toString()).doesNotContain(finding);
       assertThat(after)
           .as(remedy.toString())
           .filteredOn(one -> one.severity() == Severity.FAULT)
           .isSubsetOf(before);
-      assertThat(done.inverse().applyTo(done.plan()).plan().display())
-          .isEqualTo(yard.plan().display());
+      assertThat(done.inverse().applyTo(done.plan()).plan().display()).isEqualTo(plan.display());
+      assertThat(labels(done.plan())).as(remedy.toString()).containsAll(labels(plan));
     }
+  }
+
+  /** What is written on strings, cables and leads. */
+  private static Set<String> labels(Plan plan) {
+    Set<String> labels = new TreeSet<>();
+    plan.display().workshop().tags().forEach(tag -> labels.add(tag.text()));
+    plan.runs()
+        .flatMap(run -> run.run().legs().stream())
+        .flatMap(leg -> leg.feeds().stream())
+        .flatMap(feed -> feed.tag().stream())
+        .forEach(labels::add);
+    return labels;
   }
 
   /** A piece, else a port as on its cable tag, else a controller. */
