@@ -3,11 +3,18 @@ package hamper.evenings;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hamper.check.Checks;
+import hamper.display.Controller;
+import hamper.display.Leg;
 import hamper.display.Plan;
+import hamper.display.Run;
+import hamper.display.Tagged;
 import hamper.edit.Edit;
 import hamper.edit.HangPieces;
 import hamper.edit.Restore;
+import hamper.edit.SetFeed;
+import hamper.edit.SetTag;
 import hamper.edit.SplitSection;
+import hamper.edit.Together;
 import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
@@ -89,6 +96,32 @@ class RandomEveningTest {
       Plan again = undone.inverse().applyTo(undone.plan()).plan();
       assertThat(again.display()).as("%s", edit).isEqualTo(done.plan().display());
       plan = again;
+    }
+  }
+
+  @ParameterizedTest
+  @ValueSource(longs = {31, 32})
+  void noEditTakesALabelOffALeadThatStays(long seed) throws IOException {
+    RandomEdits edits = new RandomEdits(seed);
+    Plan plan = demo();
+    for (int i = 0; i < EDITS; i++) {
+      Plan labelled = plan.with(Tagged.withAll(plan));
+      Edit edit = edits.next(labelled);
+      plan = edit.applyTo(labelled).plan();
+      if (edit instanceof SetFeed || edit instanceof SetTag || edit instanceof Together) {
+        continue; // these may say so
+      }
+      for (Controller controller : plan.display().controllers()) {
+        for (Run run : controller.runs()) {
+          for (Leg leg : run.legs()) {
+            long without = leg.feeds().stream().filter(one -> one.tag().isEmpty()).count();
+            int before = labelled.leg(leg.piece()).map(at -> at.leg().feeds().size()).orElse(0);
+            assertThat(without)
+                .as("%d: %s", i, edit)
+                .isLessThanOrEqualTo(Math.max(0, leg.feeds().size() - before));
+          }
+        }
+      }
     }
   }
 
