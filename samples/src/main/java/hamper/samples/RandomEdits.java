@@ -1,16 +1,10 @@
 package hamper.samples;
 
-import hamper.catalog.DeviceModel;
-import hamper.catalog.Gauge;
 import hamper.catalog.PixelType;
 import hamper.catalog.PortKind;
 import hamper.display.Accepted;
-import hamper.display.Conductor;
-import hamper.display.Controller;
 import hamper.display.Feed;
-import hamper.display.Hold;
 import hamper.display.Leg;
-import hamper.display.Piece;
 import hamper.display.PixelString;
 import hamper.display.Plan;
 import hamper.display.PortRef;
@@ -18,44 +12,27 @@ import hamper.display.Prop;
 import hamper.display.Section;
 import hamper.edit.AcceptFinding;
 import hamper.edit.AdapterChange;
-import hamper.edit.AddControllers;
 import hamper.edit.AddToCatalogue;
 import hamper.edit.Change;
-import hamper.edit.CutString;
 import hamper.edit.DisplaySettingsChange;
 import hamper.edit.DuplicateProp;
 import hamper.edit.Edit;
 import hamper.edit.EditsBetween;
-import hamper.edit.ExchangeController;
-import hamper.edit.HoldGiven;
-import hamper.edit.HoldPlaces;
-import hamper.edit.JoinSections;
-import hamper.edit.MoveBoundary;
-import hamper.edit.MoveController;
 import hamper.edit.MoveSlots;
 import hamper.edit.OrderUniverses;
-import hamper.edit.PatchAcross;
-import hamper.edit.PatchNearest;
-import hamper.edit.PatchPieces;
 import hamper.edit.PowerInput;
-import hamper.edit.PutController;
 import hamper.edit.PutProps;
 import hamper.edit.RemakeWall;
-import hamper.edit.RemoveController;
 import hamper.edit.RemoveProps;
 import hamper.edit.RunChange;
 import hamper.edit.SetAdapter;
 import hamper.edit.SetDisplay;
 import hamper.edit.SetFeed;
-import hamper.edit.SetLegs;
-import hamper.edit.SetMode;
 import hamper.edit.SetPieces;
 import hamper.edit.SetPort;
 import hamper.edit.SetSections;
-import hamper.edit.SplitSection;
 import hamper.edit.Together;
 import hamper.edit.TurnSections;
-import hamper.edit.UnpatchPieces;
 import hamper.edit.WithdrawAcceptance;
 import hamper.value.RefusedException;
 import java.util.ArrayList;
@@ -76,37 +53,10 @@ public final class RandomEdits {
   private final Choice choice;
   private final List<Function<Plan, Edit>> kinds = new ArrayList<>();
 
-  private final List<Function<Plan, Edit>> ofPatching =
+  private final RandomStringEdits strings;
+  private final RandomPatchEdits patching;
+  private final List<Function<Plan, Edit>> others =
       List.of(
-          this::section,
-          this::section,
-          this::brightness,
-          this::hold,
-          this::split,
-          this::cut,
-          this::join,
-          this::boundary,
-          this::patch,
-          this::patch,
-          this::unpatch,
-          this::nearest,
-          this::across,
-          this::mirror,
-          this::gap,
-          this::joint,
-          this::feeds,
-          this::feeds,
-          this::box,
-          this::mode,
-          this::controller,
-          this::dimmer,
-          this::firstUniverse,
-          this::exchange,
-          this::holdGiven,
-          this::holdPlaces,
-          this::moveController,
-          this::removeController,
-          this::addControllers,
           this::slots,
           this::turn,
           this::powerInput,
@@ -128,18 +78,23 @@ public final class RandomEdits {
   public RandomEdits(long seed) {
     random = new Random(seed);
     choice = new Choice(random);
-    kinds.addAll(ofPatching);
+    strings = new RandomStringEdits(choice);
+    patching = new RandomPatchEdits(choice);
+    kinds.addAll(strings.kinds());
+    kinds.addAll(patching.kinds());
+    kinds.addAll(new RandomControllerEdits(choice).kinds());
+    kinds.addAll(others);
     kinds.addAll(new RandomSiteEdits(choice).kinds());
   }
 
   /** Another edit that this plan takes. */
   public Edit next(Plan plan) {
-    return taken(plan, () -> one(kinds));
+    return taken(plan, () -> choice.one(kinds));
   }
 
   /** Another setting of some section, that this plan takes. */
   public Edit nextOfSection(Plan plan) {
-    return taken(plan, () -> this::section);
+    return taken(plan, () -> strings::section);
   }
 
   /**
@@ -164,257 +119,28 @@ public final class RandomEdits {
     throw new IllegalStateException("no edit in %d tries is taken".formatted(MOST_TRIES));
   }
 
-  private <T> T one(List<T> all) {
-    return choice.one(all);
-  }
-
-  private Prop prop(List<Prop> props) {
-    return one(props);
-  }
-
-  private Piece piece(Plan plan) {
-    return one(prop(plan.display().props()).pieces());
-  }
-
-  private PixelString string(Plan plan) {
-    if (piece(plan) instanceof PixelString string) {
-      return string;
-    }
-    throw new RefusedException("piece", "something else", "a string is wanted");
-  }
-
-  private Controller anyController(Plan plan) {
-    return one(plan.display().controllers());
-  }
-
-  private String id() {
-    return choice.id();
-  }
-
-  /** One setting of a section at a time, as people do it. */
-  private Edit section(Plan plan) {
-    PixelString string = string(plan);
-    int index = random.nextInt(string.sections().size());
-    Section old = string.sections().get(index);
-    int what = random.nextInt(4);
-    Section changed =
-        new Section(
-            what == 0 ? 1 + random.nextInt(120) : old.pixels(),
-            what == 1 ? random.nextInt(3) : old.nullPixels(),
-            what == 2 ? 1 + random.nextInt(3) : old.group(),
-            old.fold(),
-            (what == 3) != old.backward(),
-            old.colourOrder(),
-            old.brightness(),
-            old.hold());
-    return SetSections.between(new SetSections.At(string.id(), index), old, changed);
-  }
-
-  private Edit brightness(Plan plan) {
-    PixelString string = string(plan);
-    int index = random.nextInt(string.sections().size());
-    Section section = string.sections().get(index);
-    return SetSections.brightness(
-        new SetSections.At(string.id(), index), section, random.nextInt(101));
-  }
-
-  private Edit hold(Plan plan) {
-    PixelString string = string(plan);
-    int index = random.nextInt(string.sections().size());
-    Hold hold = new Hold(Optional.empty(), 1 + random.nextInt(3000));
-    Section section = string.sections().get(index);
-    return SetSections.between(
-        new SetSections.At(string.id(), index), section, section.withHold(Optional.of(hold)));
-  }
-
-  private Edit split(Plan plan) {
-    PixelString string = string(plan);
-    int index = random.nextInt(string.sections().size());
-    return new SplitSection(
-        string.id(), index, 1 + random.nextInt(string.sections().get(index).pixels()));
-  }
-
-  private Edit cut(Plan plan) {
-    PixelString string = string(plan);
-    return new CutString(string.id(), 1 + random.nextInt(string.pixels()), id());
-  }
-
-  private Edit join(Plan plan) {
-    PixelString string = ofSections(plan);
-    return new JoinSections(string.id(), random.nextInt(string.sections().size() - 1));
-  }
-
-  private Edit boundary(Plan plan) {
-    PixelString string = ofSections(plan);
-    return new MoveBoundary(
-        string.id(), random.nextInt(string.sections().size() - 1), random.nextInt(80) - 40);
-  }
-
-  /** A string of several sections. */
-  private PixelString ofSections(Plan plan) {
-    return one(
-        plan.display().props().stream()
-            .flatMap(prop -> prop.pieces().stream())
-            .filter(PixelString.class::isInstance)
-            .map(PixelString.class::cast)
-            .filter(string -> string.sections().size() > 1)
-            .toList());
-  }
-
-  private Edit patch(Plan plan) {
-    PortRef port = new PortRef(anyController(plan).id(), PortKind.PIXEL, 1 + random.nextInt(12));
-    return new PatchPieces(List.of(piece(plan).id()), port, Optional.empty());
-  }
-
-  private Edit unpatch(Plan plan) {
-    return new UnpatchPieces(List.of(piece(plan).id()));
-  }
-
-  private Edit nearest(Plan plan) {
-    return new PatchNearest(List.of(piece(plan).id(), piece(plan).id()));
-  }
-
-  private Edit across(Plan plan) {
-    return new PatchAcross(
-        prop(plan.display().props()).pieces().stream().map(Piece::id).toList(),
-        anyController(plan).id(),
-        Optional.empty());
-  }
-
-  private Edit mirror(Plan plan) {
-    return SetLegs.mirror(string(plan).id(), Optional.of(string(plan).id()));
-  }
-
-  private Edit gap(Plan plan) {
-    Leg leg = leg(plan);
-    return SetLegs.between(
-        leg,
-        leg.withGap(
-            random.nextInt(4),
-            Optional.of((double) random.nextInt(20)),
-            Optional.of(Gauge.awg(14 + 2 * random.nextInt(5)))));
-  }
-
-  private Edit joint(Plan plan) {
-    Leg leg = leg(plan);
-    return SetLegs.between(leg, leg.withCut(List.of(one(List.of(Conductor.values())))));
-  }
-
-  /** One that is there already. */
-  private Leg leg(Plan plan) {
-    return one(plan.leg(piece(plan).id()).stream().toList()).leg();
-  }
-
-  /** As one step, where there is anything to be done. */
-  private Edit step(List<Edit> edits) {
-    one(edits);
-    return EditsBetween.together("Change several things", edits);
-  }
-
-  private Edit feeds(Plan plan) {
-    PixelString string = string(plan);
-    Leg leg = one(plan.leg(string.id()).stream().toList()).leg();
-    String supply = one(plan.supplies().all()).id();
-    Feed feed =
-        new Feed(
-            supply,
-            1 + random.nextInt(string.places()),
-            Optional.of(1.0 + random.nextInt(5)),
-            Optional.empty(),
-            Optional.of(1.0 + random.nextInt(10)));
-    List<Feed> feeds = random.nextInt(4) == 0 ? List.of() : List.of(feed);
-    return step(EditsBetween.feeds(leg, leg.withFeeds(feeds)));
-  }
-
-  private Edit box(Plan plan) {
-    Leg leg = leg(plan);
-    return SetLegs.between(leg, leg.withBox(Optional.of(1 + random.nextInt(3))));
-  }
-
-  private Edit mode(Plan plan) {
-    Controller controller = anyController(plan);
-    List<String> modes =
-        plan.modelOf(controller).ports().stream()
-            .flatMap(group -> group.modes().stream())
-            .map(mode -> mode.name())
-            .toList();
-    return new SetMode(controller.id(), Optional.of(one(modes)));
-  }
-
-  private Edit controller(Plan plan) {
-    Controller like = anyController(plan);
-    return new PutController(
-        new Controller(
-            id(),
-            "N" + random.nextInt(10_000),
-            like.name(),
-            like.model(),
-            like.settings().withAddress(Optional.empty()),
-            Optional.empty(),
-            List.of()));
-  }
-
-  private Edit dimmer(Plan plan) {
-    Controller controller = anyController(plan);
-    return EditsBetween.fields(
-        controller,
-        controller.withSettings(
-            controller.settings().withBrightness(Optional.of(random.nextInt(101)))));
-  }
-
-  private Edit firstUniverse(Plan plan) {
-    Controller controller = anyController(plan);
-    Optional<Integer> first = Optional.of(1 + random.nextInt(60)).filter(u -> random.nextBoolean());
-    return EditsBetween.fields(
-        controller,
-        controller.withSettings(controller.settings().withBlock(first, random.nextInt(6), 0)));
-  }
-
-  private Edit exchange(Plan plan) {
-    DeviceModel model = one(plan.catalog().models());
-    return new ExchangeController(anyController(plan).id(), model.id());
-  }
-
-  private Edit holdGiven(Plan plan) {
-    return new HoldGiven(anyController(plan).id());
-  }
-
-  private Edit holdPlaces(Plan plan) {
-    return new HoldPlaces(
-        List.of(new HoldPlaces.SectionPlace(string(plan).id(), 0, 1 + random.nextInt(2_000))),
-        List.of(),
-        List.of());
-  }
-
-  private Edit moveController(Plan plan) {
-    return new MoveController(anyController(plan).id(), random.nextInt(7) - 3);
-  }
-
-  private Edit addControllers(Plan plan) {
-    return new AddControllers(one(plan.catalog().models()).id(), List.of(id()));
-  }
-
   private Edit turn(Plan plan) {
-    return new TurnSections(List.of(new SetSections.At(string(plan).id(), 0)));
+    return new TurnSections(List.of(new SetSections.At(choice.string(plan).id(), 0)));
   }
 
   private Edit powerInput(Plan plan) {
     Optional<String> supply =
-        Optional.of(one(plan.display().power().supplies()).id()).filter(id -> random.nextBoolean());
-    return new PowerInput(anyController(plan).id(), Optional.empty(), 1, supply);
+        Optional.of(choice.one(plan.display().power().supplies()).id())
+            .filter(id -> random.nextBoolean());
+    return new PowerInput(choice.controller(plan).id(), Optional.empty(), 1, supply);
   }
 
   private Edit adapter(Plan plan) {
     return new SetAdapter(
-        anyController(plan).id(),
+        choice.controller(plan).id(),
         0,
         new AdapterChange(Change.to("Adapter " + random.nextInt(9)), Change.stays()));
   }
 
   private Edit feed(Plan plan) {
-    Leg leg = leg(plan);
-    Feed feed = one(leg.feeds());
-    return step(
+    Leg leg = choice.leg(plan);
+    Feed feed = choice.one(leg.feeds());
+    return patching.step(
         SetFeed.between(
             leg,
             leg.withFeeds(
@@ -424,27 +150,24 @@ public final class RandomEdits {
   }
 
   private Edit slots(Plan plan) {
-    return new MoveSlots(List.of(piece(plan).id()), random.nextInt(9) - 4);
+    return new MoveSlots(List.of(choice.piece(plan).id()), random.nextInt(9) - 4);
   }
 
   private Edit port(Plan plan) {
     Change<Integer> brightness =
         random.nextBoolean() ? Change.to(random.nextInt(101)) : Change.none();
     return new SetPort(
-        new PortRef(anyController(plan).id(), PortKind.PIXEL, 1 + random.nextInt(8)),
+        new PortRef(choice.controller(plan).id(), PortKind.PIXEL, 1 + random.nextInt(8)),
         new RunChange(Change.stays(), brightness));
   }
 
   private Edit wall(Plan plan) {
-    return new RemakeWall(one(plan.walls()).piece().id(), one(List.of(RemakeWall.Way.values())));
-  }
-
-  private Edit removeController(Plan plan) {
-    return new RemoveController(anyController(plan).id());
+    return new RemakeWall(
+        choice.one(plan.walls()).piece().id(), choice.one(List.of(RemakeWall.Way.values())));
   }
 
   private Edit prop(Plan plan) {
-    Prop like = prop(plan.display().props());
+    Prop like = choice.one(plan.display().props());
     return EditsBetween.fields(
         like,
         new Prop(
@@ -456,20 +179,21 @@ public final class RandomEdits {
   }
 
   private Edit addProp(Plan plan) {
-    String id = id();
+    String id = choice.id();
     PixelString string =
-        new PixelString(id + "-1", "string", string(plan).pixelType(), List.of(Section.of(30)));
+        new PixelString(
+            id + "-1", "string", choice.string(plan).pixelType(), List.of(Section.of(30)));
     return new PutProps(
         List.of(new Prop(id, "New " + id, Optional.empty(), Optional.empty(), List.of(string))));
   }
 
   private Edit duplicate(Plan plan) {
-    Prop like = prop(plan.display().props());
-    return new DuplicateProp(like.id(), List.of(id(), id()), random.nextBoolean());
+    Prop like = choice.one(plan.display().props());
+    return new DuplicateProp(like.id(), List.of(choice.id(), choice.id()), random.nextBoolean());
   }
 
   private Edit removeProp(Plan plan) {
-    return new RemoveProps(List.of(prop(plan.display().props()).id()));
+    return new RemoveProps(List.of(choice.one(plan.display().props()).id()));
   }
 
   private Edit settings(Plan plan) {
@@ -485,7 +209,7 @@ public final class RandomEdits {
   }
 
   private Edit rename(Plan plan) {
-    PixelString old = string(plan);
+    PixelString old = choice.string(plan);
     return SetPieces.between(
         old,
         new PixelString(
@@ -509,15 +233,15 @@ public final class RandomEdits {
   }
 
   private Edit withdraw(Plan plan) {
-    Accepted one = one(plan.display().accepted());
+    Accepted one = choice.one(plan.display().accepted());
     return new WithdrawAcceptance(one.identity(), one.code(), one.message());
   }
 
   private Edit types(Plan plan) {
-    PixelType like = one(plan.catalog().pixelTypes());
+    PixelType like = choice.one(plan.catalog().pixelTypes());
     PixelType own =
         new PixelType(
-            id(),
+            choice.id(),
             "Own " + random.nextInt(1000),
             like.chip(),
             like.colourOrder(),
@@ -534,7 +258,7 @@ public final class RandomEdits {
   }
 
   private Edit together(Plan plan) {
-    Edit first = patch(plan);
-    return new Together("Two at once", List.of(first, gap(first.applyTo(plan).plan())));
+    Edit first = patching.patch(plan);
+    return new Together("Two at once", List.of(first, patching.gap(first.applyTo(plan).plan())));
   }
 }
