@@ -11,7 +11,6 @@ import NearOnly from '../parts/NearOnly.vue'
 import TrialBar from '../parts/TrialBar.vue'
 import { useWidth } from '../parts/useWidth'
 import { PROTOCOLS } from '../parts/words'
-import { isTyping, KEYS, keyOf } from '../parts/keys'
 import { useDisplay } from '../state/display'
 import { freshId } from '../state/freshId'
 import { latestOf } from '../state/latest'
@@ -20,8 +19,9 @@ import { useTrial } from '../state/trial'
 import CataloguePanel from './controllers/CataloguePanel.vue'
 import ControllerBar from './controllers/ControllerBar.vue'
 import ControllerRow from './controllers/ControllerRow.vue'
+import { useControllerKeys } from './controllers/controllerKeys'
+import { dropPlace, placeAt } from './controllers/listPlaces'
 import UniverseStrip from './controllers/UniverseStrip.vue'
-import { range } from '../parts/range'
 
 const props = defineProps<{ controller?: string }>()
 /** So many at most are all drawn. */
@@ -34,7 +34,6 @@ const body = ref<HTMLElement>()
 const width = useWidth(body)
 const filter = ref('')
 const lit = ref<string | undefined>(props.controller)
-const at = ref<string>()
 const exchanging = ref<string>()
 /** The controller under whose row what a change would do is told. */
 const asked = ref<string>()
@@ -52,6 +51,7 @@ watch(
   { immediate: true },
 )
 const all = computed(() => display.view!.controllers)
+const placeOf = (id: string) => all.value.findIndex((view) => view.controller.id === id)
 const shown = computed(() =>
   all.value.filter((view) => {
     const { tag, name, settings } = view.controller
@@ -69,6 +69,29 @@ const shown = computed(() =>
       wrong: display.wrongControllers.has(view.controller.id),
     })
   }),
+)
+const ids = computed(() => shown.value.map((view) => view.controller.id))
+const { at, chosen, stand, choose, onKey } = useControllerKeys(ids, {
+  /** Focuses a row once it is there. */
+  show(id) {
+    lit.value = id
+    void nextTick(() => {
+      const row = body.value?.querySelector<HTMLElement>(`[data-row="${id}"]`)
+      row?.focus()
+      row?.scrollIntoView({ block: 'nearest' })
+    })
+  },
+  open: (id) => (exchanging.value = id),
+  move: (id, by) => void move(id, by),
+  remove,
+  leave() {
+    exchanging.value = undefined
+    leave()
+  },
+})
+/** Those that are changed together. */
+const selected = computed(() =>
+  all.value.filter((view) => !view.host && chosen.value.includes(view.controller.id)),
 )
 const modelOf = (id: string) => catalogue.value?.models.find((one) => one.model.id === id)
 const settings = computed(() => display.view!.settings)
@@ -141,29 +164,6 @@ async function apply() {
   }
 }
 
-/** Those that are changed together: Ctrl and Space take one more, Shift all up to it. */
-const chosen = ref<string[]>([])
-const selected = computed(() =>
-  all.value.filter((view) => !view.host && chosen.value.includes(view.controller.id)),
-)
-function choose(event: MouseEvent, id: string) {
-  if (event.shiftKey) {
-    chosen.value = range(
-      shown.value.map((view) => view.controller.id),
-      chosen.value.at(-1) ?? at.value,
-      id,
-    )
-    window.getSelection()?.removeAllRanges()
-  } else if (event.ctrlKey || event.metaKey) {
-    toggle(id)
-  }
-}
-function toggle(id: string) {
-  chosen.value = chosen.value.includes(id)
-    ? chosen.value.filter((one) => one !== id)
-    : [...chosen.value, id]
-}
-
 /** Those of which more is shown; rows that are out of view keep nothing themselves. */
 const unfolded = reactive(new Set<string>())
 function unfold(id: string) {
@@ -172,76 +172,11 @@ function unfold(id: string) {
   }
 }
 
-/** Focuses a row once it is there. */
-function stand(id: string) {
-  at.value = id
-  lit.value = id
-  void nextTick(() => {
-    const row = body.value?.querySelector<HTMLElement>(`[data-row="${id}"]`)
-    row?.focus()
-    row?.scrollIntoView({ block: 'nearest' })
-  })
-}
-function onKey(event: KeyboardEvent, id: string) {
-  if (isTyping(event) || (event.target as HTMLElement).dataset.row !== id) {
-    return
-  }
-  const index = shown.value.findIndex((view) => view.controller.id === id)
-  const walk = (to: number) => {
-    const next = shown.value[to]?.controller.id
-    if (next) {
-      if (event.shiftKey) {
-        chosen.value = [...new Set([...chosen.value, id, next])]
-      }
-      stand(next)
-    }
-  }
-  switch (keyOf(KEYS.controllers, event)) {
-    case 'up':
-      walk(index - 1)
-      break
-    case 'down':
-      walk(index + 1)
-      break
-    case 'first':
-      walk(0)
-      break
-    case 'last':
-      walk(shown.value.length - 1)
-      break
-    case 'earlier':
-      void move(id, -1)
-      break
-    case 'later':
-      void move(id, 1)
-      break
-    case 'take':
-      toggle(id)
-      break
-    case 'all':
-      chosen.value = shown.value.map((view) => view.controller.id)
-      break
-    case 'open':
-      exchanging.value = id
-      break
-    case 'remove':
-      remove(id)
-      break
-    case 'letGo':
-      exchanging.value = undefined
-      chosen.value = []
-      leave()
-      break
-    default:
-      return
-  }
-  event.preventDefault()
-}
 /** From where it is when its turn has come: a held key loses no step. */
 async function move(id: string, by: number) {
   const last = all.value.length - 1
   await display.edit(() => {
-    const from = all.value.findIndex((view) => view.controller.id === id)
+    const from = placeOf(id)
     const to = Math.max(0, Math.min(last, from + by))
     return { type: 'MoveController', controller: id, by: to - from }
   })
@@ -254,11 +189,16 @@ function grip(event: PointerEvent, id: string) {
   if (filter.value) {
     return // places in a narrowed list are not places in the list
   }
-  const from = all.value.findIndex((view) => view.controller.id === id)
+  const from = placeOf(id)
   followPointer(
     event,
     (moved) => {
-      const index = placeAt(moved.clientY, from)
+      const rows = [...body.value!.querySelectorAll<HTMLElement>('[data-row]')]
+      const index = placeAt(
+        rows.map((row) => row.getBoundingClientRect()),
+        moved.clientY,
+        from,
+      )
       dragged.value = { id, index }
       asked.value = undefined
       void trial.aim(
@@ -275,22 +215,12 @@ function grip(event: PointerEvent, id: string) {
     },
   )
 }
-/** The place in the list that a pointer at this height means. */
-function placeAt(y: number, from: number): number {
-  const rows = [...body.value!.querySelectorAll<HTMLElement>('[data-row]')]
-  const below = rows.filter((row) => {
-    const box = row.getBoundingClientRect()
-    return y > box.top + box.height / 2
-  }).length
-  return Math.max(0, Math.min(all.value.length - 1, below > from ? below - 1 : below))
-}
 function dropBefore(index: number): boolean {
   const to = dragged.value
   if (!to) {
     return false
   }
-  const from = all.value.findIndex((view) => view.controller.id === to.id)
-  return index === (to.index > from ? to.index + 1 : to.index)
+  return index === dropPlace(placeOf(to.id), to.index)
 }
 </script>
 
