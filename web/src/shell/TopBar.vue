@@ -262,10 +262,23 @@ async function settle() {
   text-overflow: ellipsis;
 }
 .finder {
-  width: 340px;
+  flex: 0 100 340px;
+  min-width: 150px;
+}
+/* the words of a step give way first, then the finder and the name: what is wrong is always told */
+.bar > .name {
+  flex: 0 1 auto;
+  min-width: 110px;
+}
+.bar > .step {
+  flex: 0 400 auto;
+  min-width: 48px;
+}
+.step :deep(.v-btn__content) {
+  min-width: 0;
 }
 .step .what {
-  max-width: min(190px, 12vw);
+  max-width: 190px;
   overflow: hidden;
   text-overflow: ellipsis;
   font-weight: 400;

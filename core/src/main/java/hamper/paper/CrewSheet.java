@@ -158,7 +158,7 @@ public record CrewSheet(
       add(told, backward ? "counted from its far end" : "");
       cableMetres
           .filter(metres -> metres > 0)
-          .ifPresent(metres -> told.add("cable %s m before it".formatted(Decimals.of(metres, 1))));
+          .ifPresent(metres -> told.add("cable %s m before it".formatted(Decimals.brief(metres))));
       add(told, cableTag.isEmpty() ? "" : "by cable " + cableTag);
       add(told, mirror ? "shows what another shows" : "");
       add(told, progress);

@@ -4,6 +4,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.assertions.LocatorAssertions.HasAttributeOptions;
+import com.microsoft.playwright.assertions.LocatorAssertions.IsInViewportOptions;
+import com.microsoft.playwright.options.ViewportSize;
 import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
@@ -130,6 +132,10 @@ class HandoverTest extends DemoCase {
     has("k1", "STALE");
     staleIsMarkedInEachPlace();
     assertThat(page.getByTestId("stale-pill")).containsText("1 stale");
+    ViewportSize wide = page.viewportSize();
+    page.setViewportSize(1110, wide.height); // the narrowest window whose bar is one line
+    assertThat(page.getByTestId("theme")).isInViewport(new IsInViewportOptions().setRatio(1));
+    page.setViewportSize(wide.width, wide.height);
     openSheet("k1");
     assertThat(page.getByTestId("differs")).containsText("Port 4: 210 → 215 pixels");
     assertThat(page.getByTestId("differs")).containsText("start 15 channels later");
