@@ -262,16 +262,16 @@ async function settle() {
   text-overflow: ellipsis;
 }
 .finder {
-  flex: 0 100 340px;
-  min-width: 150px;
+  flex: 0 100000 340px;
+  min-width: 200px;
 }
-/* the words of a step give way first, then the finder and the name: what is wrong is always told */
+/* the finder gives way first, then the words of a step, then the name: what is wrong is always told */
 .bar > .name {
   flex: 0 1 auto;
   min-width: 110px;
 }
 .bar > .step {
-  flex: 0 400 auto;
+  flex: 0 10000 auto;
   min-width: 48px;
 }
 .step :deep(.v-btn__content) {
