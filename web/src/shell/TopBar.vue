@@ -265,6 +265,9 @@ async function settle() {
   flex: 0 100000 340px;
   min-width: 200px;
 }
+.finder:focus-within {
+  flex-shrink: 100;
+}
 /* the finder gives way first, then the words of a step, then the name: what is wrong is always told */
 .bar > .name {
   flex: 0 1 auto;
