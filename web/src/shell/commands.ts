@@ -1,5 +1,5 @@
 import type { DisplayView } from '../api/types'
-import type { Found } from './finder'
+import type { Found } from './found'
 import {
   arrange,
   brightness,

@@ -1,24 +1,7 @@
-import type { Target } from '../state/targets'
-import type { RouteLocationRaw } from 'vue-router'
-import type { DisplayView, Edit, LaneView, Subject } from '../api/types'
+import type { DisplayView, LaneView, Subject } from '../api/types'
+import type { Found } from './found'
 import { commands, completions } from './grammar'
 import { places } from './places'
-
-/** One thing that the finder offers. */
-export interface Found {
-  key: string
-  title: string
-  detail: string
-  subject?: Subject
-  /** A place that choosing it opens. */
-  to?: RouteLocationRaw
-  /** What choosing it does, and the piece to look at then. */
-  act?: { edit: Edit; piece?: string }
-  /** What choosing it lights, in Trial. */
-  lights?: Target
-  /** What choosing it puts in the field. */
-  fills?: string
-}
 
 type Part = NonNullable<Subject['part']>
 

@@ -1,6 +1,6 @@
 import type { DisplayView } from '../api/types'
 import { type Command, COMMANDS, type Kind, type Part, type Slot } from './commands'
-import type { Found } from './finder'
+import type { Found } from './found'
 import { allPieces } from './meanings'
 
 const MOST_COMPLETED = 6

@@ -1,7 +1,7 @@
 import type { DisplayView, Edit, LaneView, PieceView } from '../api/types'
 import { cutting } from '../state/cutting'
 import { choices } from '../state/targets'
-import type { Found } from './finder'
+import type { Found } from './found'
 
 const MOST_MEANT = 6
 

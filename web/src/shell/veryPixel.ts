@@ -1,6 +1,6 @@
 import type { DisplayView, Located, Spot } from '../api/types'
 import { laneOf } from './meanings'
-import type { Found } from './finder'
+import type { Found } from './found'
 
 const whole = (text: string) => Number(text.replace(/[., ]/g, ''))
 
