@@ -20,6 +20,9 @@ final class Runs {
 
   /** The display with these pieces taken off whatever they hang on. */
   static Display without(Display display, Set<String> pieces) {
+    if (pieces.isEmpty()) {
+      return display;
+    }
     return display.withControllers(
         display.controllers().stream().map(controller -> without(controller, pieces)).toList());
   }

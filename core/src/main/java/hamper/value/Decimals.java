@@ -13,18 +13,22 @@ public final class Decimals {
 
   /** With so many decimals: "4.3". */
   public static String of(double value, int decimals) {
-    return rounded(value, decimals).toPlainString();
+    return Double.isFinite(value)
+        ? rounded(value, decimals).toPlainString()
+        : String.valueOf(value);
   }
 
   /** With so many decimals, thousands apart: "1,024.5". */
   public static String grouped(double value, int decimals) {
-    return String.format(Locale.ROOT, "%,." + decimals + "f", rounded(value, decimals));
+    return Double.isFinite(value)
+        ? String.format(Locale.ROOT, "%,." + decimals + "f", rounded(value, decimals))
+        : String.valueOf(value);
   }
 
   /** With one decimal, or with none where that is 0; thousands apart: "1,024", "4.3". */
   public static String brief(double value) {
-    BigDecimal one = rounded(value, 1);
-    return grouped(value, one.stripTrailingZeros().scale() > 0 ? 1 : 0);
+    boolean whole = of(value, 1).endsWith(".0");
+    return grouped(value, whole ? 0 : 1);
   }
 
   /** As it was entered, without a useless decimal: "12", "9.5". */

@@ -34,6 +34,10 @@ class DecimalsTest {
     assertThat(Decimals.plain(9.5)).isEqualTo("9.5");
     assertThat(Decimals.plain(100)).isEqualTo("100");
     assertThat(Decimals.plain(0.00004)).isEqualTo("0.00004");
+    assertThat(Decimals.of(1 / 0.0, 1))
+        .as("no number, but no trouble either")
+        .isEqualTo("Infinity");
+    assertThat(Decimals.brief(1 / 0.0)).isEqualTo("Infinity");
   }
 
   @Test
