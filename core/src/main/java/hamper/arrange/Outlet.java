@@ -187,7 +187,7 @@ final class Outlet {
       double most = fuse.get() * Power.PLANNED_SHARE;
       if (amps + plannedAmps(at) > most || fullAmps + fullAmps(at) > fuse.get()) {
         return Optional.of(
-            "the fuse there, %s A, would carry too much".formatted(Decimals.brief(fuse.get())));
+            "the fuse there, %s A, would carry too much".formatted(Decimals.rated(fuse.get())));
       }
     }
     return Optional.empty();

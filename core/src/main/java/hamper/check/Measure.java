@@ -28,14 +28,17 @@ public record Measure(String text, Optional<Double> number, Optional<String> uni
    * @param decimals that it is told with
    */
   public static Measure of(double number, int decimals, String unit) {
-    String told = Decimals.of(number, decimals);
+    return of(Decimals.of(number, decimals), unit);
+  }
+
+  private static Measure of(String told, String unit) {
     return new Measure(
         told + " " + unit, Optional.of(Double.parseDouble(told)), Optional.of(unit), false);
   }
 
-  /** A rating, without a useless decimal. */
+  /** A rating or what is planned of it, as it was entered: "1.25 A". */
   public static Measure rated(double number, String unit) {
-    return of(number, number == Math.rint(number) ? 0 : 1, unit);
+    return of(Decimals.rated(number), unit);
   }
 
   public static Measure amps(double number) {

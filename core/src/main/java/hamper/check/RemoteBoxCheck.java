@@ -65,8 +65,8 @@ final class RemoteBoxCheck extends Check {
                       .mapToDouble(BankCable::metres)
                       .sum();
               if (metres > banks.cableMetres()) {
-                Measure found = Measure.of(metres, 1, "m");
-                Measure allowed = Measure.of(banks.cableMetres(), 1, "m");
+                Measure found = Measure.rated(metres, "m");
+                Measure allowed = Measure.rated(banks.cableMetres(), "m");
                 out.accept(
                     finding(
                         "Bank %d of %s has %s of cable; %s is the most"

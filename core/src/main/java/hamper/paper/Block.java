@@ -77,9 +77,15 @@ public sealed interface Block
       return new Cell(grouped(number), Optional.of((double) number));
     }
 
-    /** With at most one decimal. */
+    /** What somebody entered, such as a rating: as it is. */
+    static Cell entered(double number) {
+      return new Cell(Decimals.rated(number), Optional.of(number));
+    }
+
+    /** What was worked out, with at most one decimal. */
     static Cell of(double number) {
-      return new Cell(short1(number), Optional.of(Decimals.rounded(number, 1).doubleValue()));
+      return new Cell(
+          Decimals.brief(number), Optional.of(Decimals.rounded(number, 1).doubleValue()));
     }
 
     static Cell ofWhole(Optional<Integer> number) {
@@ -94,10 +100,5 @@ public sealed interface Block
   /** A whole number as people read it. */
   static String grouped(long number) {
     return String.format(Locale.ROOT, "%,d", number);
-  }
-
-  /** A number with one decimal, or none where it is whole. */
-  static String short1(double value) {
-    return Decimals.brief(value);
   }
 }

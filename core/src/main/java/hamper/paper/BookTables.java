@@ -207,7 +207,7 @@ public final class BookTables {
               Cell.of(load.framesPerSecond()),
               Cell.of(load.amps()),
               Cell.of(load.fullAmps()),
-              load.fuseAmps().map(Cell::of).orElse(Cell.of(""))));
+              load.fuseAmps().map(Cell::entered).orElse(Cell.of(""))));
     }
     for (SupplyLoad load : facts.site().supplies()) {
       rows.add(
@@ -219,7 +219,7 @@ public final class BookTables {
               Cell.of(""),
               Cell.of(load.amps()),
               Cell.of(load.fullAmps()),
-              Cell.of(load.supply().amps())));
+              Cell.entered(load.supply().amps())));
     }
     return new Table(
         "Loads",
@@ -271,10 +271,10 @@ public final class BookTables {
         Cell.of(piece.orElse("the socket")),
         Cell.of((long) feed.position()),
         Cell.of(feed.supply().map(Supply::name).orElse("")),
-        Cell.of(feed.volts()),
+        Cell.entered(feed.volts()),
         Cell.of(feed.gauge().text()),
-        Cell.of(feed.lead().metres()),
-        feed.fuseAmps().map(Cell::of).orElse(Cell.of("")),
+        Cell.entered(feed.lead().metres()),
+        feed.fuseAmps().map(Cell::entered).orElse(Cell.of("")),
         Cell.of(feed.amps()),
         Cell.of(feed.fullAmps()));
   }

@@ -162,7 +162,7 @@ public final class Crew {
   }
 
   private static String amps(double amps) {
-    return Decimals.brief(amps) + " A";
+    return Decimals.rated(amps) + " A";
   }
 
   private List<PortsOf> groups(ControllerFacts own) {
@@ -305,7 +305,7 @@ public final class Crew {
           new FeedRow(
               one.position(),
               one.supply().map(supply -> supply.name()).orElse("no supply"),
-              "%s, %s m".formatted(one.gauge().text(), Decimals.brief(one.lead().metres())),
+              "%s, %s m".formatted(one.gauge().text(), Decimals.rated(one.lead().metres())),
               one.fuseAmps(),
               plan.leg(one.at().get().piece())
                   .flatMap(leg -> leg.leg().feeds().get(one.at().get().index()).tag())

@@ -158,7 +158,7 @@ public record CrewSheet(
       add(told, backward ? "counted from its far end" : "");
       cableMetres
           .filter(metres -> metres > 0)
-          .ifPresent(metres -> told.add("cable %s m before it".formatted(Decimals.brief(metres))));
+          .ifPresent(metres -> told.add("cable %s m before it".formatted(Decimals.rated(metres))));
       add(told, cableTag.isEmpty() ? "" : "by cable " + cableTag);
       add(told, mirror ? "shows what another shows" : "");
       add(told, progress);
@@ -185,7 +185,7 @@ public record CrewSheet(
       int place, String supply, String lead, Optional<Double> fuseAmps, String tag) {
     /** In words. */
     public String told() {
-      String fuse = fuseAmps.map(amps -> ", fuse %s A".formatted(Decimals.brief(amps))).orElse("");
+      String fuse = fuseAmps.map(amps -> ", fuse %s A".formatted(Decimals.rated(amps))).orElse("");
       String by = tag.isEmpty() ? "" : tag + ", ";
       return "│ power before place %d: %s%s, %s%s".formatted(place, by, supply, lead, fuse);
     }

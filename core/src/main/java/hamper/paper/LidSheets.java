@@ -15,6 +15,7 @@ import hamper.paper.Block.Cell;
 import hamper.paper.Block.Column;
 import hamper.paper.Block.Table;
 import hamper.paper.CrewSheet.Labelled;
+import hamper.value.Decimals;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -53,7 +54,7 @@ final class LidSheets {
                 all.add(
                     new Labelled(
                         "Mains circuit",
-                        "%s, breaker %s A".formatted(mains.name(), Block.short1(mains.amps())))));
+                        "%s, breaker %s A".formatted(mains.name(), Decimals.rated(mains.amps())))));
     if (!box.switches().isEmpty()) {
       all.add(
           new Labelled(
@@ -146,8 +147,8 @@ final class LidSheets {
         rows.add(
             List.of(
                 Cell.of(supply.name()),
-                Cell.of(supply.volts()),
-                Cell.of(supply.amps()),
+                Cell.entered(supply.volts()),
+                Cell.entered(supply.amps()),
                 Cell.of(one.amps()),
                 Cell.of(fed(supply))));
       }
@@ -184,7 +185,7 @@ final class LidSheets {
                 Cell.of(one.name()),
                 Cell.of(plan.enclosures().find(other).map(Enclosure::name).orElse("")),
                 Cell.of(one.kind() == Link.Kind.COPPER ? "copper" : "fibre"),
-                one.metres().map(Cell::of).orElse(Cell.of(""))));
+                one.metres().map(Cell::entered).orElse(Cell.of(""))));
       }
     }
     return new Table(

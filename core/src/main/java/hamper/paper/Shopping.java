@@ -19,6 +19,7 @@ import hamper.display.StripDecoder;
 import hamper.display.Supply;
 import hamper.display.Wall;
 import hamper.display.Workshop;
+import hamper.value.Decimals;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -244,13 +245,14 @@ public final class Shopping {
   }
 
   private void fuse(double amps) {
-    add(Group.FUSES, "Fuse, %s A".formatted(Block.short1(amps)), PIECES, 1);
+    add(Group.FUSES, "Fuse, %s A".formatted(Decimals.rated(amps)), PIECES, 1);
   }
 
   private void supply(Supply supply) {
     add(
         Group.SUPPLIES,
-        "Supply, %s V, %s A".formatted(Block.short1(supply.volts()), Block.short1(supply.amps())),
+        "Supply, %s V, %s A"
+            .formatted(Decimals.rated(supply.volts()), Decimals.rated(supply.amps())),
         PIECES,
         1);
   }

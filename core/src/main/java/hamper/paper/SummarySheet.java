@@ -18,6 +18,7 @@ import hamper.paper.Block.Column;
 import hamper.paper.Block.Table;
 import hamper.paper.Block.Words;
 import hamper.paper.CrewSheet.Labelled;
+import hamper.value.Decimals;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -65,7 +66,7 @@ final class SummarySheet {
     all.add(new Labelled("Channels", Block.grouped(channels)));
     all.add(new Labelled("Show", plan.display().settings().framesPerSecond() + " frames a second"));
     if (!facts.site().mains().isEmpty()) {
-      all.add(new Labelled("From the mains", Block.short1(watts) + " W at planned brightness"));
+      all.add(new Labelled("From the mains", Decimals.brief(watts) + " W at planned brightness"));
     }
     return new Block.Facts(all);
   }
@@ -135,8 +136,8 @@ final class SummarySheet {
       rows.add(
           List.of(
               Cell.of(one.supply().name()),
-              Cell.of(one.supply().volts()),
-              Cell.of(one.supply().amps()),
+              Cell.entered(one.supply().volts()),
+              Cell.entered(one.supply().amps()),
               Cell.of(one.amps()),
               Cell.of(one.fullAmps())));
     }
@@ -158,7 +159,7 @@ final class SummarySheet {
       rows.add(
           List.of(
               Cell.of(one.mains().name()),
-              Cell.of(one.mains().amps()),
+              Cell.entered(one.mains().amps()),
               Cell.of(one.mains().watts()),
               Cell.of(one.watts()),
               Cell.of(one.fullWatts())));

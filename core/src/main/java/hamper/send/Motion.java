@@ -99,7 +99,7 @@ public final class Motion {
     if (circuit.shortestOffSeconds().filter(least -> rested < least).isPresent()) {
       return Optional.of(
           "it has to rest for %s s"
-              .formatted(Decimals.brief(circuit.shortestOffSeconds().orElseThrow())));
+              .formatted(Decimals.rated(circuit.shortestOffSeconds().orElseThrow())));
     }
     return circuit.interlock().flatMap(group -> partner(held, group));
   }

@@ -31,7 +31,17 @@ public final class Decimals {
     return grouped(value, whole ? 0 : 1);
   }
 
-  /** As it was entered, without a useless decimal: "12", "9.5". */
+  /**
+   * A rating, a length or what else somebody entered, and what is planned of it: with at most three
+   * decimals, and none that is useless: "12", "7.5", "1.25".
+   */
+  public static String rated(double value) {
+    return Double.isFinite(value)
+        ? rounded(value, 3).stripTrailingZeros().toPlainString()
+        : String.valueOf(value);
+  }
+
+  /** As it was entered, without a useless decimal: "12", "9.5", "0.00004". */
   public static String plain(double value) {
     return new BigDecimal(Double.toString(value)).stripTrailingZeros().toPlainString();
   }

@@ -107,7 +107,7 @@ class HardwareChecksTest {
   void theCableOfAChainAddsUp() {
     List<BankCable> tooMuch = List.of(new BankCable(2, 1, 20), new BankCable(2, 2, 10.5));
     assertThat(messages("remote-box", List.of(), tooMuch))
-        .containsExactly("Bank 2 of K1 has 30.5 m of cable; 30.0 m is the most");
+        .containsExactly("Bank 2 of K1 has 30.5 m of cable; 30 m is the most");
     List<BankCable> justEnough =
         List.of(new BankCable(1, 1, 30), new BankCable(2, 1, 20), new BankCable(2, 2, 10));
     assertThat(messages("remote-box", List.of(), justEnough)).isEmpty();

@@ -30,6 +30,10 @@ class DecimalsTest {
     assertThat(Decimals.brief(1024)).isEqualTo("1,024");
     assertThat(Decimals.brief(7.5)).isEqualTo("7.5");
     assertThat(Decimals.brief(6.97)).isEqualTo("7");
+    assertThat(Decimals.rated(1.25)).as("a fuse that is sold").isEqualTo("1.25");
+    assertThat(Decimals.rated(0.8 * 2.3)).isEqualTo("1.84");
+    assertThat(Decimals.rated(0.8 * 7.5)).isEqualTo("6");
+    assertThat(Decimals.rated(100)).isEqualTo("100");
     assertThat(Decimals.plain(12)).isEqualTo("12");
     assertThat(Decimals.plain(9.5)).isEqualTo("9.5");
     assertThat(Decimals.plain(100)).isEqualTo("100");

@@ -2,10 +2,14 @@ package hamper.paper;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import hamper.check.Checks;
 import hamper.display.Plan;
 import hamper.edit.Change;
+import hamper.edit.FeedChange;
+import hamper.edit.SetFeed;
 import hamper.edit.SetStock;
 import hamper.edit.SetWorkshop;
+import hamper.facts.Facts;
 import hamper.files.CatalogueFiles;
 import hamper.files.DisplayFile;
 import hamper.paper.Shopping.Group;
@@ -14,6 +18,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** The list of the demo, beside one that was counted by hand from its file. */
@@ -116,5 +121,26 @@ class ShoppingTest {
         .filteredOn(line -> line.article().equals("Fuse, 5 A"))
         .singleElement()
         .matches(line -> line.toBuy() == 0);
+  }
+
+  @Test
+  void aFuseIsBoughtAsItIsSoldAndReadTheSameEverywhere() throws IOException {
+    Plan before = demo();
+    FeedChange fuse =
+        new FeedChange(
+            Change.stays(),
+            Change.stays(),
+            Change.stays(),
+            Change.stays(),
+            Change.to(1.25),
+            Change.stays());
+    Plan plan = new SetFeed("wall-coping-west-1", 0, fuse).applyTo(before).plan();
+    assertThat(told(Shopping.of(plan), Group.FUSES)).contains("Fuse, 1.25 A: 1 + 1");
+    Facts facts = Facts.of(plan);
+    assertThat(Checks.all(facts))
+        .filteredOn(one -> one.code().equals("fuse-load"))
+        .anySatisfy(one -> assertThat(one.message()).contains("its fuse is 1.25 A"));
+    assertThat(new CrewSheet.FeedRow(9, "Wall", "AWG 18", Optional.of(1.25), "").told())
+        .endsWith("fuse 1.25 A");
   }
 }
